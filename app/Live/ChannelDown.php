@@ -1,0 +1,7 @@
+<?php
+
+namespace App\Live;
+
+use RuntimeException;
+
+final class ChannelDown extends RuntimeException {}

@@ -1,0 +1,70 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rhetorix\Core\Geometry\Size;
+use Rhetorix\Core\Picture\Canvas;
+use Rhetorix\Core\Time\FrameRate;
+
+/**
+ * @property string $id
+ * @property string $name
+ * @property int $canvas_width
+ * @property int $canvas_height
+ * @property int $frame_rate
+ * @property DeskRow $desk
+ */
+class Show extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['name'];
+
+    protected $attributes = ['canvas_width' => 1280, 'canvas_height' => 720, 'frame_rate' => 30];
+
+    public function canvas(): Canvas
+    {
+        return new Canvas(new Size($this->canvas_width, $this->canvas_height), new FrameRate($this->frame_rate));
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function people(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'memberships')->withPivot('role');
+    }
+
+    /** @return HasMany<SourceRow, $this> */
+    public function sources(): HasMany
+    {
+        return $this->hasMany(SourceRow::class)->orderBy('position');
+    }
+
+    /** @return HasMany<PictureRow, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(PictureRow::class)->orderBy('position');
+    }
+
+    /** @return HasOne<DeskRow, $this> */
+    public function desk(): HasOne
+    {
+        return $this->hasOne(DeskRow::class);
+    }
+
+    /** @return HasMany<AsRunEntry, $this> */
+    public function asRun(): HasMany
+    {
+        return $this->hasMany(AsRunEntry::class)->orderBy('revision');
+    }
+
+    /** @return HasMany<Medium, $this> */
+    public function media(): HasMany
+    {
+        return $this->hasMany(Medium::class);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+namespace App\Shows;
+
+use App\Models\Show;
+
+/** Says an event of the as-run list as a person would. */
+final class AsRunSentence
+{
+    /** @var array<string, string> id => name */
+    private array $names = [];
+
+    public function prepare(Show $show): void
+    {
+        /** @var array<string, string> $names */
+        $names = [
+            ...$show->pictures()->pluck('name', 'id')->all(),
+            ...$show->sources()->pluck('name', 'id')->all(),
+            'holding' => 'Holding card',
+        ];
+        $this->names = $names;
+    }
+
+    /** @param array{at: int, what: string, subject: ?string, detail: ?string} $event */
+    public function of(array $event): string
+    {
+        $detail = $event['detail'] ?? '';
+        $name = $this->names[$event['subject'] ?? ''] ?? ($detail !== '' ? $detail : 'a picture that was deleted');
+
+        return match ($event['what']) {
+            'arm' => "Next: {$name}",
+            'cut' => "Cut to {$name}",
+            'transition' => "{$detail} to {$name}",
+            'arrived' => "{$name} is alone on program",
+            'waits' => "{$name} waits for the end of the transition",
+            'goes-on' => "{$name} goes on coming; nothing follows it",
+            'cover' => 'Covered: holding card on program, sound closed',
+            'uncover' => 'Uncovered',
+            'forget' => 'Preview is empty: its picture was deleted',
+            'choose' => "Transition: {$detail}",
+            'sound' => "Sound of {$name}: {$detail}",
+            'connected' => "Connected {$detail}",
+            'renamed' => "A source is now called {$detail}",
+            'measured' => "{$name} delivers {$detail}",
+            'removed' => "Removed {$detail} from the rig",
+            'made' => "Made the picture {$detail}",
+            'changed' => "Changed the picture {$detail}",
+            'deleted' => "Deleted the picture {$detail}",
+            default => $event['what'],
+        };
+    }
+
+    /** Whether the audience saw or heard it. */
+    public function isOnAir(string $what): bool
+    {
+        return in_array($what, ['cut', 'transition', 'cover', 'uncover'], true);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+namespace App\Shows;
+
+use App\Live\ShowChannel;
+use App\Models\AsRunEntry;
+use App\Models\DeskRow;
+use App\Models\Show;
+use App\Models\User;
+use App\Shows\Edits\Edits;
+use Illuminate\Support\Facades\DB;
+use Rhetorix\Core\Picture\PlanBook;
+use Rhetorix\Core\Support\BadInput;
+use Rhetorix\Core\Support\Fields;
+use Rhetorix\Core\Support\Refusal;
+use Rhetorix\Core\Switching\Command\Action;
+use Rhetorix\Core\Switching\Command\Command;
+use Rhetorix\Core\Switching\Command\CommandReader;
+use Rhetorix\Core\Switching\Command\Press;
+use Rhetorix\Core\Switching\Command\SetStrip;
+use Rhetorix\Core\Time\Instant;
+
+/**
+ * The one way in which a show changes: lock its desk, drop what was seen
+ * before, apply, remember, commit, and then tell everybody.
+ */
+final readonly class CommandPipeline
+{
+    public function __construct(
+        private Edits $edits,
+        private ShowBook $books,
+        private ShowChannel $channel,
+    ) {}
+
+    /**
+     * @param  array<mixed>  $data  the JSON of the command: {id, type, ...}
+     * @return array<string, mixed> the update, as everybody else gets it
+     *
+     * @throws Refusal with a sentence for the person
+     */
+    public function run(Show $show, ?User $by, array $data): array
+    {
+        $fields = Fields::of($data);
+        $id = $fields->string('id', 64);
+        $type = $fields->string('type', 40);
+
+        [$answer, $isNew] = DB::transaction(function () use ($show, $by, $data, $fields, $id, $type): array {
+            $row = DeskRow::query()->lockForUpdate()->findOrFail($show->id);
+            $seen = AsRunEntry::query()->where('show_id', $show->id)->where('command_id', $id)->first();
+            if ($seen !== null) {
+                return [$this->repeated($seen, $show), false];
+            }
+            $at = $row->notBefore(new Instant((int) now()->getTimestampMs()));
+            $change = $this->edits->knows($type)
+                ? $this->edit($show, $row, $type, $fields, $at)
+                : $this->live($show, $row, $data, $at);
+
+            return [$this->store($show, $by, $row, $change, $data, $at), true];
+        });
+
+        if ($isNew) {
+            $this->channel->tell($show, 'update', $answer);
+        }
+
+        return $answer;
+    }
+
+    /** @param array<mixed> $data */
+    private function live(Show $show, DeskRow $row, array $data, Instant $at): Change
+    {
+        $command = (new CommandReader($show->canvas()->rate))->read($data);
+        $book = $this->books->of($show);
+        $this->mustExist($command, $book);
+        $outcome = $row->toDesk()->apply($command, $at);
+
+        return new Change($outcome->desk, $book, $outcome->events, (array) $data, false);
+    }
+
+    private function edit(Show $show, DeskRow $row, string $type, Fields $fields, Instant $at): Change
+    {
+        $result = $this->edits->apply($type, $show, $fields, $row->revision + 1);
+        $desk = $row->toDesk()->settled($at);
+        $events = [...$desk->events, ...$result->events($at)];
+        $desk = $desk->desk;
+        foreach ($result->forgets as $picture) {
+            $forget = new Press($fields->string('id', 64), Action::Forget, $picture);
+            $outcome = $desk->apply($forget, $at);
+            [$desk, $events] = [$outcome->desk, [...$events, ...$outcome->events]];
+        }
+        $deskCommand = $result->forgets === [] ? null : ['forget' => $result->forgets];
+
+        return new Change($desk, $this->books->of($show), $events, $deskCommand, true);
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return array<string, mixed>
+     */
+    private function store(Show $show, ?User $by, DeskRow $row, Change $change, array $data, Instant $at): array
+    {
+        $fields = Fields::of($data);
+        $command = ['id' => $fields->string('id'), 'type' => $fields->string('type'), 'by' => $by?->name];
+        $row->revision++;
+        $row->at_ms = $at->ms;
+        $row->state = $change->desk->toArray();
+        $row->save();
+
+        $answer = Update::of($change->desk, $change->book, $row->revision, $at, $command);
+        AsRunEntry::query()->create([
+            'show_id' => $show->id,
+            'revision' => $row->revision,
+            'command_id' => $command['id'],
+            'user_id' => $by?->id,
+            'at_ms' => $at->ms,
+            'type' => $command['type'],
+            'command' => $data,
+            'desk_command' => $change->deskCommand,
+            'events' => array_map(fn ($event) => $event->toArray(), $change->events),
+            'answer' => $answer,
+        ]);
+
+        return $change->bookChanged ? [...$answer, 'book' => $this->books->page($show)] : $answer;
+    }
+
+    /** @return array<string, mixed> the same answer again, with the book as it is now for an edit */
+    private function repeated(AsRunEntry $seen, Show $show): array
+    {
+        return $this->edits->knows($seen->type)
+            ? [...$seen->answer, 'book' => $this->books->page($show)]
+            : $seen->answer;
+    }
+
+    private function mustExist(Command $command, PlanBook $book): void
+    {
+        if ($command instanceof Press && $command->action === Action::Forget) {
+            throw BadInput::notOneOf('type', ['picture.remove (to delete a picture)']);
+        }
+        if ($command instanceof Press && $command->picture !== null && ! $book->has($command->picture)) {
+            throw new Refusal('This picture is not in the show any more. Choose another one.');
+        }
+        if ($command instanceof SetStrip && ! isset($book->sources()[$command->source])) {
+            throw new Refusal('This source is not in the show any more.');
+        }
+    }
+}

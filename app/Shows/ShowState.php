@@ -1,0 +1,23 @@
+<?php
+
+namespace App\Shows;
+
+use App\Models\DeskRow;
+use App\Models\Show;
+use Rhetorix\Core\Time\Instant;
+
+/** All that a screen needs to begin, or to begin again. */
+final readonly class ShowState
+{
+    public function __construct(private ShowBook $books) {}
+
+    /** @return array<string, mixed> an update, with the plan book */
+    public function of(Show $show): array
+    {
+        $row = DeskRow::query()->findOrFail($show->id);
+        $book = $this->books->of($show);
+        $now = $row->notBefore(new Instant((int) now()->getTimestampMs()));
+
+        return [...Update::of($row->toDesk(), $book, $row->revision, $now, null), 'book' => $this->books->page($show)];
+    }
+}

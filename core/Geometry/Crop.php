@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rhetorix\Core\Geometry;
+
+/**
+ * The part of a source that is used, in fractions of the source's width and
+ * height: 0 is its left or top edge, 1 its right or bottom edge.
+ */
+final readonly class Crop
+{
+    private const ROUNDING = 1e-9;
+
+    /** @throws BadGeometry when the crop leaves the source or has no area */
+    public function __construct(
+        public float $x,
+        public float $y,
+        public float $width,
+        public float $height,
+    ) {
+        $inside = $x >= -self::ROUNDING && $y >= -self::ROUNDING
+            && $x + $width <= 1 + self::ROUNDING && $y + $height <= 1 + self::ROUNDING;
+        if (! $inside || $width <= 0 || $height <= 0) {
+            throw BadGeometry::cropOutside();
+        }
+    }
+
+    public static function whole(): self
+    {
+        return new self(0.0, 0.0, 1.0, 1.0);
+    }
+
+    /** The crop in pixels of a source of this size. */
+    public function inPixels(Size $source): Rect
+    {
+        return new Rect(
+            $this->x * $source->width,
+            $this->y * $source->height,
+            $this->width * $source->width,
+            $this->height * $source->height,
+        );
+    }
+
+    /** @return array{x: float, y: float, width: float, height: float} */
+    public function toArray(): array
+    {
+        return ['x' => $this->x, 'y' => $this->y, 'width' => $this->width, 'height' => $this->height];
+    }
+}

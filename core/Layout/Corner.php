@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rhetorix\Core\Layout;
+
+enum Corner: string
+{
+    case TopLeft = 'top-left';
+    case TopRight = 'top-right';
+    case BottomLeft = 'bottom-left';
+    case BottomRight = 'bottom-right';
+
+    public function isLeft(): bool
+    {
+        return $this === self::TopLeft || $this === self::BottomLeft;
+    }
+
+    public function isTop(): bool
+    {
+        return $this === self::TopLeft || $this === self::TopRight;
+    }
+
+    public function label(): string
+    {
+        return str_replace('-', ' ', $this->value);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rhetorix\Core\Picture;
+
+use Rhetorix\Core\Geometry\Crop;
+use Rhetorix\Core\Geometry\Rect;
+
+/** One thing painted on the canvas: a part of a source, or a card. */
+final readonly class Layer
+{
+    private function __construct(
+        public string $key,
+        public ?string $source,
+        public ?Card $card,
+        public Rect $dest,
+        public Crop $crop,
+        public float $opacity,
+    ) {}
+
+    /**
+     * @param  string  $key  stays the same while the same window is meant
+     * @param  Rect  $dest  canvas pixels
+     * @param  Crop  $crop  fractions of the source
+     * @param  float  $opacity  0 to 1
+     */
+    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0): self
+    {
+        return new self($key, $source, null, $dest, $crop, $opacity);
+    }
+
+    public static function ofCard(string $key, Card $card): self
+    {
+        return new self($key, null, $card, $card->size->asRect(), Crop::whole(), 1.0);
+    }
+
+    /** Whether nothing shows through. */
+    public function isOpaque(): bool
+    {
+        return $this->opacity >= 1.0;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'key' => $this->key,
+            'source' => $this->source,
+            'card' => $this->card?->toArray(),
+            'dest' => $this->dest->toArray(),
+            'crop' => $this->crop->toArray(),
+            'opacity' => $this->opacity,
+        ];
+    }
+}

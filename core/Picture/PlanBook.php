@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rhetorix\Core\Picture;
+
+use Rhetorix\Core\Rig\DeviceProblem;
+use Rhetorix\Core\Rig\SignalTimes;
+use Rhetorix\Core\Rig\Source;
+use Rhetorix\Core\Sound\MainMix;
+use Rhetorix\Core\Sound\MeterScale;
+use Rhetorix\Core\Switching\Desk;
+use Rhetorix\Core\Switching\Rules\Rulebook;
+use Rhetorix\Core\Switching\Rules\Showing;
+use Rhetorix\Core\Switching\Transition\TransitionKind;
+use Rhetorix\Core\Switching\Transition\TransitionPlan;
+
+/**
+ * All that a desk needs to paint and to switch without asking: the ready plan
+ * of every picture, the transitions, the rules, and what to do when a signal
+ * is lost.
+ */
+final class PlanBook
+{
+    /** @var array<string, FramePlan> */
+    private array $plans = [];
+
+    /**
+     * @param  array<string, Source>  $sources  by id
+     * @param  array<string, Picture>  $pictures  by id, in the order of the desk
+     */
+    private function __construct(
+        private readonly Canvas $canvas,
+        private readonly string $show,
+        private readonly array $sources,
+        private readonly array $pictures,
+    ) {}
+
+    /**
+     * @param  list<Source>  $sources
+     * @param  list<Picture>  $pictures
+     */
+    public static function of(Canvas $canvas, string $show, array $sources, array $pictures): self
+    {
+        return new self($canvas, $show, array_column($sources, null, 'id'), array_column($pictures, null, 'id'));
+    }
+
+    public function has(string $picture): bool
+    {
+        return $picture === Desk::HOLDING || isset($this->pictures[$picture]);
+    }
+
+    /** The plan of a picture; the holding card for one that is not there. */
+    public function planOf(string $picture): FramePlan
+    {
+        return $this->plans[$picture] ??= $this->compose($picture);
+    }
+
+    /** @return list<string> sources that sound while this picture is on program */
+    public function heardWith(string $picture): array
+    {
+        return MainMix::heardWith($this->planOf($picture)->visibleSources(), $this->sources);
+    }
+
+    /** @return array<string, Source> by id */
+    public function sources(): array
+    {
+        return $this->sources;
+    }
+
+    /** @return array{sources: array<string, array<string, mixed>>, ...<string, mixed>} */
+    public function toArray(): array
+    {
+        $transitions = [];
+        foreach (TransitionKind::cases() as $kind) {
+            $transitions[$kind->value] = ['label' => $kind->label(), ...TransitionPlan::of($kind)->toArray()];
+        }
+
+        return [
+            'canvas' => $this->canvas->toArray(),
+            'pictures' => [
+                Desk::HOLDING => $this->page(Desk::HOLDING, 'Holding card', Group::Waiting, KeyPlaces::HOLDING),
+                ...array_map(
+                    fn (Picture $picture): array => $this->page($picture->id, $picture->name, $picture->group, $picture->key),
+                    $this->pictures,
+                ),
+            ],
+            'sources' => array_map(fn (Source $source): array => [
+                'name' => $source->name,
+                'kind' => $source->kind->value,
+                'hearing' => $source->hearing->value,
+                'placeholder' => $source->kind->hasPicture() ? Card::placeholder($source->name, $source->layoutSize())->toArray() : null,
+            ], $this->sources),
+            'transitions' => $transitions,
+            'rules' => Rulebook::standard()->toArray(),
+            'showing' => array_map(fn (Showing $showing): array => $showing->toArray(), Showing::all()),
+            'signal' => SignalTimes::toArray(),
+            'sound' => ['declick_ms' => MainMix::DECLICK_MS, 'meter' => MeterScale::toArray()],
+            'problems' => DeviceProblem::toArray(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function page(string $id, string $name, Group $group, ?string $key): array
+    {
+        $plan = $this->planOf($id);
+
+        return [
+            'name' => $name,
+            'group' => $group->value,
+            'key' => $key,
+            'plan' => $plan->toArray(),
+            'visible' => $plan->visibleSources(),
+            'heard' => $this->heardWith($id),
+        ];
+    }
+
+    private function compose(string $picture): FramePlan
+    {
+        $composer = new Composer($this->canvas, $this->sources);
+
+        return isset($this->pictures[$picture])
+            ? $composer->compose($this->pictures[$picture])
+            : $composer->holding($this->show);
+    }
+}

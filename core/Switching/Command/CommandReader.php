@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rhetorix\Core\Switching\Command;
+
+use Rhetorix\Core\Sound\Decibels;
+use Rhetorix\Core\Support\BadInput;
+use Rhetorix\Core\Support\Fields;
+use Rhetorix\Core\Switching\Transition\Transition;
+use Rhetorix\Core\Time\FrameRate;
+
+/** From the JSON of a live command to the command. */
+final readonly class CommandReader
+{
+    public function __construct(private FrameRate $rate) {}
+
+    /** @return list<string> */
+    public static function types(): array
+    {
+        return [...array_map(fn (Action $action): string => $action->value, Action::cases()), ChooseTransition::NAME, SetStrip::NAME];
+    }
+
+    /**
+     * @param  mixed  $data  {id, type, ...}
+     *
+     * @throws BadInput with a sentence that names the field
+     */
+    public function read(mixed $data): Command
+    {
+        $fields = Fields::of($data);
+        $id = $fields->string('id', 64);
+        $type = $fields->string('type', 40);
+        $action = Action::tryFrom($type);
+
+        return match (true) {
+            $action !== null => new Press(
+                $id,
+                $action,
+                $action->namesPicture() ? $fields->string('picture', 64) : null,
+                $action === Action::Take && $fields->has('transition')
+                    ? Transition::fromFields($fields->object('transition'), $this->rate)
+                    : null,
+            ),
+            $type === ChooseTransition::NAME => new ChooseTransition($id, Transition::fromFields($fields->object('transition'), $this->rate)),
+            $type === SetStrip::NAME => new SetStrip(
+                $id,
+                $fields->string('source', 64),
+                $fields->has('level') ? new Decibels($fields->number('level', Decibels::CLOSED, Decibels::HIGHEST)) : null,
+                $fields->has('muted') ? $fields->boolean('muted') : null,
+            ),
+            default => throw BadInput::notOneOf('type', self::types()),
+        };
+    }
+}

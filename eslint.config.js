@@ -1,0 +1,15 @@
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['vendor/', 'node_modules/', 'public/', 'data/', 'test-results/', 'eslint.config.js'] },
+  ...tseslint.configs.strictTypeChecked,
+  {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      'max-lines': ['warn', 300],
+    },
+  },
+);

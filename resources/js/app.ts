@@ -1,0 +1,57 @@
+/** Where the pages of a show begin. */
+import Alpine from 'alpinejs';
+import htmx from 'htmx.org';
+import { bindDesk } from './desk/view';
+import { listenToKeys } from './desk/keys';
+import { bindCanvases } from './pages/canvases';
+import { insetForm } from './pages/inset-form';
+import { rigList } from './pages/rig-list';
+import { connectCamera, connectMicrophone, connectScreen, connectStill } from './pages/connect';
+import { followShell } from './pages/shell';
+import { ShowSession } from './session';
+import type { PlanBook, Update } from './plan/types';
+
+declare global {
+  interface Window {
+    /** For the program window, which is opened by this one, and for checks. */
+    rhetorix?: ShowSession;
+    Alpine: typeof Alpine;
+  }
+}
+
+function beginSession(): ShowSession | undefined {
+  const holder = document.getElementById('show-state');
+  if (!holder?.dataset.show) return undefined;
+  const state = JSON.parse(holder.textContent) as Update & { book: PlanBook };
+  return new ShowSession(holder.dataset.show, holder.dataset.mayOperate === 'yes', state);
+}
+
+// Going back asks the server again: a stored copy of a page has no living canvases.
+htmx.config.historyCacheSize = 0;
+htmx.config.allowEval = false;
+htmx.config.includeIndicatorStyles = false;
+
+const session = beginSession();
+if (session) {
+  window.rhetorix = session;
+  Alpine.data('connectCamera', () => connectCamera(session));
+  Alpine.data('connectScreen', () => connectScreen(session));
+  Alpine.data('connectStill', () => connectStill(session));
+  Alpine.data('connectMicrophone', () => connectMicrophone(session));
+  Alpine.data('rigList', () => rigList(session));
+  Alpine.data('insetForm', () => insetForm(session));
+
+  const bind = (): void => {
+    bindCanvases(session, document);
+    bindDesk(session, document);
+  };
+  followShell(session);
+  listenToKeys(session);
+  document.body.addEventListener('htmx:afterSettle', bind);
+  session.store.addEventListener('book', () => htmx.trigger(document.body, 'show-changed', {}));
+  session.store.addEventListener('change', () => htmx.trigger(document.body, 'show-moved', {}));
+  bind();
+}
+
+window.Alpine = Alpine;
+Alpine.start();

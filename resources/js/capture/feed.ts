@@ -1,0 +1,51 @@
+/** What every kind of source is to the rest of the desk. */
+import type { Image } from '../painter/frame';
+
+export type FeedState = 'opening' | 'live' | 'lost';
+
+export abstract class Feed extends EventTarget {
+  state: FeedState = 'opening';
+  /** name of a problem in the plan book, while there is one */
+  problem: string | null = null;
+  /** performance.now() when the signal was lost; null while it is there */
+  lostAt: number | null = null;
+  /** sound of the source, where it has any */
+  sound: MediaStream | null = null;
+  protected image: Image | null = null;
+
+  abstract open(): Promise<void>;
+
+  abstract close(): void;
+
+  /** Called at the beginning of each pass, for sources that are painted by us. */
+  beat(_now: number): void {
+    // most sources bring their frames by themselves
+  }
+
+  /** The newest image; the last one for a while after the signal was lost; then none. */
+  current(now: number, holdMs: number): Image | null {
+    if (this.lostAt !== null && now - this.lostAt > holdMs) return null;
+    return this.image;
+  }
+
+  get size(): { width: number; height: number } | null {
+    return this.image && { width: this.image.width, height: this.image.height };
+  }
+
+  protected live(): void {
+    this.become('live', null);
+    this.lostAt = null;
+  }
+
+  protected lose(problem: string, since = performance.now()): void {
+    this.lostAt ??= since;
+    this.become('lost', problem);
+  }
+
+  private become(state: FeedState, problem: string | null): void {
+    if (this.state === state && this.problem === problem) return;
+    this.state = state;
+    this.problem = problem;
+    this.dispatchEvent(new Event('change'));
+  }
+}

@@ -1,0 +1,89 @@
+/** What every page of a show has: who holds the devices, open microphones, whether the server is there. */
+import { MeterBar } from '../sound/meter';
+import type { ShowSession } from '../session';
+import { announce, say } from './say';
+
+export function followShell(session: ShowSession): void {
+  session.link.addEventListener('refused', (event) => say((event as CustomEvent<string>).detail));
+  const away = { server: false, channel: false };
+  const showAway = (): void => {
+    const notice = document.getElementById('away');
+    if (notice) notice.hidden = !(away.server || away.channel);
+  };
+  session.link.addEventListener('away', (event) => {
+    away.server = (event as CustomEvent<boolean>).detail;
+    showAway();
+  });
+  session.channel.addEventListener('away', (event) => {
+    away.channel = (event as CustomEvent<boolean>).detail;
+    showAway();
+  });
+  session.addEventListener('host', () => showHost(session));
+  session.store.addEventListener('change', () => showMicrophones(session));
+  session.addEventListener('host', () => session.rig?.addEventListener('change', () => showMicrophones(session)));
+  document.getElementById('hold-devices')?.addEventListener('click', () => void session.lease.takeOver());
+  document.getElementById('theme')?.addEventListener('click', switchTheme);
+  session.store.addEventListener('change', () => announceProgram(session));
+  showMicrophones(session);
+  showHost(session);
+  followMeters(session);
+}
+
+function showHost(session: ShowSession): void {
+  const chip = document.getElementById('host');
+  const { host, holder } = session.lease.lease;
+  if (chip) {
+    chip.textContent = session.isHost ? 'Devices are held here' : holder === null ? 'No computer holds the devices' : `Panel · devices held by ${holder}`;
+    chip.dataset.state = session.isHost ? 'host' : 'panel';
+  }
+  const take = document.getElementById('hold-devices');
+  if (take) take.hidden = host || !session.mayOperate;
+}
+
+function showMicrophones(session: ShowSession): void {
+  const place = document.getElementById('live-microphones');
+  if (!place) return;
+  const { sources } = session.store.book;
+  const open = Object.entries(sources).filter(([id, source]) => {
+    const feed = session.rig?.feeds.get(id);
+    return source.kind === 'microphone' && (session.store.strips[id]?.gain ?? 1) > 0 && (feed === undefined || feed.state === 'live');
+  });
+  const names = open.map(([, source]) => source.name).join(', ');
+  place.textContent = open.length === 0 ? 'No open microphone' : `Live: ${names}`;
+  place.dataset.state = open.length === 0 ? 'closed' : 'open';
+}
+
+let lastAnnounced = '';
+
+function announceProgram(session: ShowSession): void {
+  const { pictures } = session.store.onAir(performance.now());
+  const name = session.store.book.pictures[pictures.at(-1) ?? '']?.name ?? 'Holding card';
+  if (name === lastAnnounced) return;
+  if (lastAnnounced !== '') announce(`On air: ${name}`);
+  lastAnnounced = name;
+}
+
+function switchTheme(): void {
+  const theme = document.documentElement.dataset.theme === 'dusk' ? 'day' : 'dusk';
+  document.documentElement.dataset.theme = theme;
+  localStorage.setItem('rhetorix.theme', theme);
+}
+
+/** Every element with data-meter shows a level: of the main mix, or of one source. */
+function followMeters(session: ShowSession): void {
+  const bars = new Map<HTMLElement, MeterBar>();
+  let pass = 0;
+  session.afterPass.add(() => {
+    if (pass++ % 2 !== 0) return;
+    for (const element of document.querySelectorAll<HTMLElement>('[data-meter]')) {
+      let bar = bars.get(element);
+      if (!bar) {
+        bar = new MeterBar(element, element.parentElement?.querySelector<HTMLElement>('[data-meter-text]') ?? null, session.store.book.sound.meter.floor);
+        bars.set(element, bar);
+      }
+      const source = element.dataset.meter ?? '';
+      bar.show(source === 'main' ? session.mixer?.meter : session.mixer?.meterOf(source));
+    }
+    for (const element of bars.keys()) if (!element.isConnected) bars.delete(element);
+  });
+}

@@ -1,0 +1,141 @@
+/**
+ * One pass per frame for program, preview and the miniatures. Program is
+ * painted first, so that whatever else is slow, the audience is served.
+ */
+import { blendAt } from '../plan/tracks';
+import type { FramePlan } from '../plan/types';
+import type { DeskStore } from '../desk/store';
+import { paintPlan, type Context, type ImageOf } from './frame';
+
+/** Where sources get their images from. */
+export interface Images {
+  /** Called once at the beginning of each pass. */
+  beginPass(now: number): void;
+  full: ImageOf;
+  /** The same image, smaller, for miniatures. */
+  small: ImageOf;
+}
+
+export type Show =
+  | { kind: 'program' }
+  | { kind: 'preview' }
+  | { kind: 'picture'; id: string }
+  | { kind: 'source'; id: string }
+  | { kind: 'plan'; plan: FramePlan };
+
+interface View {
+  canvas: HTMLCanvasElement;
+  context: CanvasRenderingContext2D;
+  show: Show;
+}
+
+const MINIATURES_PER_SECOND = 8;
+
+function contextOf(canvas: HTMLCanvasElement): CanvasRenderingContext2D {
+  const context = canvas.getContext('2d', { alpha: false });
+  if (!context) throw new Error('This browser cannot paint on a canvas.');
+  return context;
+}
+
+export class Painter {
+  /** The program itself, at full size; it lives as long as the tab, whichever page is shown. */
+  readonly program = document.createElement('canvas');
+  passes = 0;
+  private readonly context: CanvasRenderingContext2D;
+  private readonly incoming: OffscreenCanvas;
+  private readonly incomingContext: OffscreenCanvasRenderingContext2D;
+  private readonly views = new Map<HTMLCanvasElement, View>();
+  private nextMiniature = 0;
+  private dueMiniatures = 0;
+
+  constructor(
+    private readonly store: DeskStore,
+    private readonly images: Images,
+  ) {
+    const { width, height } = store.book.canvas;
+    this.program.width = width;
+    this.program.height = height;
+    this.context = contextOf(this.program);
+    this.incoming = new OffscreenCanvas(width, height);
+    const incoming = this.incoming.getContext('2d', { alpha: false });
+    if (!incoming) throw new Error('This browser cannot paint off the screen.');
+    this.incomingContext = incoming;
+  }
+
+  /** Paints something on a canvas of the page, until release(). */
+  attach(canvas: HTMLCanvasElement, show: Show): void {
+    this.views.set(canvas, { canvas, context: contextOf(canvas), show });
+  }
+
+  release(canvas: HTMLCanvasElement): void {
+    this.views.delete(canvas);
+  }
+
+  pass(now: number): void {
+    this.images.beginPass(now);
+    this.paintProgram(now);
+    const slow: View[] = [];
+    for (const view of this.views.values()) {
+      if (view.show.kind === 'preview' || view.show.kind === 'plan') this.paintView(view, now, this.images.full);
+      else if (view.show.kind === 'program') view.context.drawImage(this.program, 0, 0, view.canvas.width, view.canvas.height);
+      else slow.push(view);
+    }
+    this.paintMiniatures(slow, now);
+    this.passes++;
+  }
+
+  /** The plan of a picture; the holding card for one that is not there. */
+  planOf(picture: string): FramePlan | undefined {
+    return (this.store.book.pictures[picture] ?? this.store.book.pictures.holding)?.plan;
+  }
+
+  private paintProgram(now: number): void {
+    const { width, height } = this.program;
+    const [outgoing, incoming] = this.store.onAir(now).pictures.map((picture) => this.planOf(picture));
+    if (!outgoing) return;
+    const registers = this.store.registers(now);
+    const transition = incoming && this.store.book.transitions[String(registers.kind)];
+    paintPlan(this.context, outgoing, width, height, this.images.full);
+    if (!incoming || !transition) return;
+
+    const blend = blendAt(transition, this.store.progress(now) ?? 1);
+    if (blend.incoming.opacity <= 0) return;
+    // Flat first: two half-transparent windows over each other are not one half-transparent picture.
+    paintPlan(this.incomingContext, incoming, width, height, this.images.full);
+    this.context.globalAlpha = blend.incoming.opacity;
+    this.context.drawImage(this.incoming, 0, 0);
+    this.context.globalAlpha = 1;
+  }
+
+  private paintView(view: View, now: number, imageOf: ImageOf): void {
+    const { context, canvas, show } = view;
+    if (show.kind === 'source') return this.paintSource(context, canvas, show.id);
+    const plan = show.kind === 'plan' ? show.plan : this.planOf(show.kind === 'picture' ? show.id : String(this.store.registers(now).preview ?? ''));
+    const nothingNext = show.kind === 'preview' && this.store.registers(now).preview === null;
+    if (nothingNext || !plan) {
+      context.fillStyle = '#8a8577';
+      context.fillRect(0, 0, canvas.width, canvas.height);
+      return;
+    }
+    paintPlan(context, plan, canvas.width, canvas.height, imageOf);
+  }
+
+  private paintSource(context: Context, canvas: HTMLCanvasElement, source: string): void {
+    const image = this.images.small(source);
+    context.fillStyle = '#14181f';
+    context.fillRect(0, 0, canvas.width, canvas.height);
+    if (!image) return;
+    const scale = Math.min(canvas.width / image.width, canvas.height / image.height);
+    const [width, height] = [image.width * scale, image.height * scale];
+    context.drawImage(image.image, (canvas.width - width) / 2, (canvas.height - height) / 2, width, height);
+  }
+
+  /** A few in each pass, so that each is painted about eight times a second and no pass is long. */
+  private paintMiniatures(views: View[], now: number): void {
+    this.dueMiniatures += (views.length * MINIATURES_PER_SECOND) / this.store.book.canvas.rate;
+    for (; this.dueMiniatures >= 1 && views.length > 0; this.dueMiniatures--) {
+      const view = views[this.nextMiniature++ % views.length];
+      if (view) this.paintView(view, now, this.images.small);
+    }
+  }
+}

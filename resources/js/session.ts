@@ -1,0 +1,131 @@
+/**
+ * One show in this tab. It lives as long as the tab: pages are swapped inside
+ * it, so that going from the desk to the rig does not close a camera.
+ */
+import { Rig } from './capture/rig';
+import { DeskStore } from './desk/store';
+import { ShowChannel } from './link/channel';
+import { CommandLink } from './link/commands';
+import { HostLease } from './link/lease';
+import { StillsSender, StillsViewer } from './link/stills';
+import { Clock } from './painter/clock';
+import { Painter, type Images } from './painter/painter';
+import type { PlanBook, Update } from './plan/types';
+import { Mixer } from './sound/mixer';
+
+/** A panel has nothing that moves faster than its stills and a mix. */
+const PANEL_RATE = 12;
+
+type SessionState = Update & { book: PlanBook };
+
+/** Gives the painter whichever images this tab has at the moment: its own rig's, or the host's stills. */
+class SwitchedImages implements Images {
+  constructor(public now: Images) {}
+
+  beginPass(time: number): void {
+    this.now.beginPass(time);
+  }
+
+  full: Images['full'] = (source) => this.now.full(source);
+
+  small: Images['small'] = (source) => this.now.small(source);
+}
+
+export class ShowSession extends EventTarget {
+  readonly store: DeskStore;
+  readonly link: CommandLink;
+  readonly channel: ShowChannel;
+  readonly lease: HostLease;
+  readonly audio = new AudioContext({ latencyHint: 'interactive' });
+  readonly painter: Painter;
+  rig: Rig | null = null;
+  mixer: Mixer | null = null;
+  /** picture and sound of program, for the program window; null on a panel */
+  programStream: MediaStream | null = null;
+  /** called after each pass of the painter */
+  readonly afterPass = new Set<(now: number) => void>();
+  private readonly images: SwitchedImages;
+  private viewer: StillsViewer | null;
+  private sender: StillsSender | null = null;
+  private clock: Clock;
+
+  constructor(
+    readonly show: string,
+    readonly mayOperate: boolean,
+    state: SessionState,
+  ) {
+    super();
+    this.store = new DeskStore(state);
+    this.link = new CommandLink(show, this.store);
+    this.channel = new ShowChannel(show, this.store);
+    this.lease = new HostLease(show, this.channel);
+    this.viewer = new StillsViewer(show, this.store);
+    this.images = new SwitchedImages(this.viewer);
+    this.painter = new Painter(this.store, this.images);
+    this.clock = this.newClock(PANEL_RATE);
+
+    this.store.addEventListener('book', () => this.rig?.follow());
+    this.lease.addEventListener('change', () => this.lease.lease.host ? this.beginHosting() : this.endHosting());
+    const wake = (): void => void this.audio.resume();
+    for (const event of ['pointerdown', 'keydown']) addEventListener(event, wake, { capture: true });
+    this.channel.open();
+    if (mayOperate) this.lease.begin();
+  }
+
+  get isHost(): boolean {
+    return this.rig !== null;
+  }
+
+  /** Whether pictures arrive: our own, or stills of a host. */
+  get hasPictures(): boolean {
+    return this.isHost || (this.viewer?.fresh ?? false);
+  }
+
+  private beginHosting(): void {
+    if (this.rig) return;
+    this.viewer?.stop();
+    this.viewer = null;
+    this.rig = new Rig(this.show, this.store, this.link, this.audio);
+    this.mixer = new Mixer(this.audio, this.store, this.rig);
+    this.images.now = this.rig;
+    this.rig.follow();
+    this.sender = new StillsSender(this.show, this.store, this.rig, this.lease);
+    this.programStream = new MediaStream([
+      ...this.painter.program.captureStream(this.store.book.canvas.rate).getTracks(),
+      ...this.mixer.output.stream.getTracks(),
+    ]);
+    this.changeClock(this.store.book.canvas.rate);
+  }
+
+  private endHosting(): void {
+    if (!this.rig) return this.tell();
+    this.sender?.stop();
+    this.sender = null;
+    this.rig.closeAll();
+    this.rig = null;
+    this.mixer = null;
+    this.programStream?.getTracks().forEach((track) => track.stop());
+    this.programStream = null;
+    this.viewer = new StillsViewer(this.show, this.store);
+    this.images.now = this.viewer;
+    this.changeClock(PANEL_RATE);
+  }
+
+  private changeClock(rate: number): void {
+    this.clock.stop();
+    this.clock = this.newClock(rate);
+    this.tell();
+  }
+
+  private newClock(rate: number): Clock {
+    return new Clock(rate, (now) => {
+      this.painter.pass(now);
+      this.mixer?.beat(now);
+      for (const callback of this.afterPass) callback(now);
+    });
+  }
+
+  private tell(): void {
+    this.dispatchEvent(new Event('host'));
+  }
+}

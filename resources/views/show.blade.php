@@ -1,0 +1,27 @@
+@extends('layout')
+
+@section('body')
+    <script type="application/json" id="show-state" data-show="{{ $show->id }}" data-may-operate="{{ $mayOperate ? 'yes' : 'no' }}">@json($state, JSON_HEX_TAG | JSON_HEX_AMP)</script>
+    <header class="flex h-12 items-center gap-2 border-b border-line bg-leaf px-3">
+        <a href="/shows" class="text-lg font-bold tracking-tight text-accent" title="All shows">Rhetorix</a>
+        <p class="truncate border-l border-line pl-3 font-semibold" title="{{ $show->name }}">{{ $show->name }}</p>
+        <nav class="ml-2 flex" aria-label="Pages of the show" hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML" id="places">
+            @foreach (['desk' => ['Desk', ''], 'rig' => ['Rig', '/rig'], 'pictures' => ['Pictures', '/pictures'], 'as-run' => ['As-run list', '/as-run']] as $name => [$word, $path])
+                <a class="place" href="/shows/{{ $show->id }}{{ $path }}" @if ($here === $name) aria-current="page" @endif>{{ $word }}</a>
+            @endforeach
+        </nav>
+        <div class="ml-auto flex items-center gap-2">
+            <p id="away" hidden class="chip border-sun text-ink">The server does not answer: the desk goes on, presses are kept</p>
+            <p id="live-microphones" class="chip-microphone" data-testid="live-microphones">No open microphone</p>
+            <p id="host" class="chip" data-testid="host">…</p>
+            <button type="button" id="hold-devices" hidden class="button min-h-9">Hold devices here</button>
+            <button type="button" id="theme" class="button min-h-9 px-3" title="Daylight or dusk">Dusk</button>
+            <form method="post" action="/sign-out">@csrf<button class="button-quiet">Sign out</button></form>
+        </div>
+    </header>
+    <div id="page" data-here="{{ $here }}" data-title="@yield('title') · Rhetorix">
+        @yield('content')
+    </div>
+    <div id="messages" class="fixed bottom-4 left-4 z-20 flex max-w-xl flex-col gap-2" role="alert"></div>
+    <p id="announcements" class="sr-only" aria-live="assertive"></p>
+@endsection

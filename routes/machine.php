@@ -1,0 +1,14 @@
+<?php
+
+use App\Http\Controllers\HealthController;
+use App\Http\Controllers\LiveController;
+use Illuminate\Support\Facades\Route;
+
+// For programs beside us: no session, no page.
+
+Route::get('/up', HealthController::class);
+Route::get('/ping', fn () => response()->noContent());
+
+// nginx asks here with the listener's own cookies or token.
+Route::get('/live/authorize/session/{show}', LiveController::class)->whereUuid('show')->middleware(['web', 'auth', 'can:view,show']);
+Route::get('/live/authorize/token/{show}', LiveController::class)->whereUuid('show')->middleware(['auth:bearer', 'can:view,show']);
