@@ -143,7 +143,7 @@ final readonly class Desk
         return [
             ...$this->registers->desk,
             'chosen' => $this->chosen->toArray(),
-            'strips' => array_map(fn (Strip $strip): array => $strip->toArray(), $this->strips),
+            'strips' => (object) array_map(fn (Strip $strip): array => $strip->toArray(), $this->strips),
         ];
     }
 
@@ -157,7 +157,7 @@ final readonly class Desk
             $registers[$name] = is_scalar($value) && ! is_float($value) ? $value : $default;
         }
         $strips = [];
-        foreach ($fields->has('strips') ? $fields->object('strips')->all() : [] as $source => $strip) {
+        foreach ((array) ($fields->all()['strips'] ?? []) as $source => $strip) {
             $strip = Fields::of($strip, 'strips');
             $strips[(string) $source] = new Strip(new Decibels($strip->number('level', -1000, 1000)), $strip->boolean('muted'));
         }

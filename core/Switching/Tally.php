@@ -45,11 +45,11 @@ final readonly class Tally
         return $this->sources[$id] ?? TallyState::Off;
     }
 
-    /** @return array{pictures: array<string, string>, sources: array<string, string>} */
+    /** @return array{pictures: object, sources: object} as JSON objects, also when empty */
     public function toArray(): array
     {
         $values = fn (TallyState $state): string => $state->value;
 
-        return ['pictures' => array_map($values, $this->pictures), 'sources' => array_map($values, $this->sources)];
+        return ['pictures' => (object) array_map($values, $this->pictures), 'sources' => (object) array_map($values, $this->sources)];
     }
 }

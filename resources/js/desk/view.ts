@@ -7,11 +7,12 @@ const WORDS: Record<TallyState, string> = { program: 'On air', preview: 'Next', 
 
 const LEVEL_EVERY_MS = 120;
 
-let bound: { root: HTMLElement; stop: () => void } | null = null;
+let bound: { root: HTMLElement; show: () => void; stop: () => void } | null = null;
 
 export function bindDesk(session: ShowSession, document: Document): void {
   const root = document.querySelector<HTMLElement>('[data-desk]');
-  if (root === bound?.root) return;
+  // A part of the page was swapped: what came new does not show the state yet.
+  if (bound && root === bound.root) return bound.show();
   bound?.stop();
   bound = null;
   if (!root) return;
@@ -25,6 +26,7 @@ export function bindDesk(session: ShowSession, document: Document): void {
   root.addEventListener('input', (event) => adjust(session, event));
   bound = {
     root,
+    show,
     stop: () => {
       session.store.removeEventListener('change', show);
       session.removeEventListener('host', show);

@@ -35,6 +35,10 @@ function base(session: ShowSession) {
     busy: false,
     wrong: '',
     name: '',
+    /** Devices belong to the computer that holds them; from a panel they cannot be reached. */
+    mustHold(): void {
+      if (!session.isHost) throw new Error('Devices are connected on the computer that holds them. Go there, or press “Hold devices here” first.');
+    },
     async guarded(work: () => Promise<void>): Promise<void> {
       this.wrong = '';
       this.busy = true;
@@ -66,6 +70,7 @@ export function connectCamera(session: ShowSession) {
     },
     async refresh(): Promise<void> {
       await this.guarded(async () => {
+        this.mustHold();
         if (!('mediaDevices' in navigator)) throw new TypeError('no devices');
         // Names of cameras are told only after one was allowed.
         if ((await devices('videoinput', 'Camera')).length === 0) stop(await navigator.mediaDevices.getUserMedia({ video: true }));
@@ -114,6 +119,7 @@ export function connectScreen(session: ShowSession) {
     },
     async connect(): Promise<void> {
       await this.guarded(async () => {
+        this.mustHold();
         const stream = await chooseScreen();
         session.rig?.offerScreen(this.name, stream);
         await session.link.edit('source.connect', { name: this.name, kind: 'screen', settings: {} });
@@ -160,6 +166,7 @@ export function connectMicrophone(session: ShowSession) {
     async begin(): Promise<void> {
       this.open = true;
       await this.guarded(async () => {
+        this.mustHold();
         if (!('mediaDevices' in navigator)) throw new TypeError('no devices');
         if ((await devices('audioinput', 'Microphone')).length === 0) stop(await navigator.mediaDevices.getUserMedia({ audio: true }));
         this.list = (await devices('audioinput', 'Microphone')).filter(({ id }) => !this.isKnown(id));
