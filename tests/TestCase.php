@@ -16,6 +16,10 @@ abstract class TestCase extends BaseTestCase
 
     protected function setUp(): void
     {
+        // These tests empty their database, so it must be one that is meant for that.
+        if (! str_ends_with((string) getenv('DB_DATABASE'), '_test')) {
+            $this->fail('Run these tests with bin/test feature: they need a database of their own.');
+        }
         parent::setUp();
         $this->withoutVite();
         $this->channel = new RememberingChannel;

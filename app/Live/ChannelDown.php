@@ -4,4 +4,6 @@ namespace App\Live;
 
 use RuntimeException;
 
-final class ChannelDown extends RuntimeException {}
+final class ChannelDown extends RuntimeException
+{
+}

@@ -10,7 +10,9 @@ use Illuminate\Support\Facades\DB;
 /** One tab at a time is the picture host of a show; another can take over. */
 final readonly class HostLease
 {
-    public function __construct(private ShowChannel $channel) {}
+    public function __construct(private ShowChannel $channel)
+    {
+    }
 
     /**
      * @param  'keep'|'take'|'release'|string  $wish  keep: hold it, or get it if nobody does

@@ -8,7 +8,9 @@ namespace App\Live;
  */
 final readonly class NchanChannel implements Channel
 {
-    public function __construct(private string $socket) {}
+    public function __construct(private string $socket)
+    {
+    }
 
     public function publish(string $channel, array $message): void
     {

@@ -8,7 +8,9 @@ use Psr\Log\LoggerInterface;
 /** Tells the screens of a show what has changed. */
 final readonly class ShowChannel
 {
-    public function __construct(private Channel $channel, private LoggerInterface $log) {}
+    public function __construct(private Channel $channel, private LoggerInterface $log)
+    {
+    }
 
     /**
      * A screen that missed a message sees the gap in the revisions and asks

@@ -15,9 +15,11 @@ final readonly class Stills
 {
     private const LARGEST_BYTES = 2_000_000;
 
-    public function __construct(private HostLease $lease) {}
+    public function __construct(private HostLease $lease)
+    {
+    }
 
-    /** @param mixed $image the uploaded file */
+    /** @param  mixed  $image the uploaded file */
     public function keep(Show $show, string $tab, string $map, mixed $image): void
     {
         if (! $this->lease->isHeldBy($show, $tab)) {

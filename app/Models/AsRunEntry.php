@@ -18,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, mixed> $command
  * @property ?array<string, mixed> $desk_command what it meant for the desk; null for an edit that does not touch it
  * @property list<array{at: int, what: string, subject: ?string, detail: ?string}> $events
- * @property array<string, mixed> $answer
+ * @property object $answer as it was given
  * @property ?User $user
  */
 class AsRunEntry extends Model
@@ -29,7 +29,7 @@ class AsRunEntry extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['command' => 'array', 'desk_command' => 'array', 'events' => 'array', 'answer' => 'array', 'revision' => 'integer', 'at_ms' => 'integer'];
+    protected $casts = ['command' => 'array', 'desk_command' => 'array', 'events' => 'array', 'answer' => 'object', 'revision' => 'integer', 'at_ms' => 'integer'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -24,7 +24,7 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! $this->app->environment('production'));
         Gate::policy(Show::class, ShowPolicy::class);
         Auth::viaRequest('bearer', fn (Request $request) => $request->bearerToken() === null ? null : ApiToken::holder($request->bearerToken()));
         RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(10)->by($request->string('email').'|'.$request->ip()));

@@ -21,7 +21,7 @@ final class AsRunSentence
         $this->names = $names;
     }
 
-    /** @param array{at: int, what: string, subject: ?string, detail: ?string} $event */
+    /** @param  array{at: int, what: string, subject: ?string, detail: ?string}  $event */
     public function of(array $event): string
     {
         $detail = $event['detail'] ?? '';

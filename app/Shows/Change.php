@@ -19,5 +19,6 @@ final readonly class Change
         public array $events,
         public ?array $deskCommand,
         public bool $bookChanged,
-    ) {}
+    ) {
+    }
 }

@@ -30,7 +30,8 @@ final readonly class CommandPipeline
         private Edits $edits,
         private ShowBook $books,
         private ShowChannel $channel,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<mixed>  $data  the JSON of the command: {id, type, ...}
@@ -65,7 +66,7 @@ final readonly class CommandPipeline
         return $answer;
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private function live(Show $show, DeskRow $row, array $data, Instant $at): Change
     {
         $command = (new CommandReader($show->canvas()->rate))->read($data);
@@ -126,8 +127,8 @@ final readonly class CommandPipeline
     private function repeated(AsRunEntry $seen, Show $show): array
     {
         return $this->edits->knows($seen->type)
-            ? [...$seen->answer, 'book' => $this->books->page($show)]
-            : $seen->answer;
+            ? [...(array) $seen->answer, 'book' => $this->books->page($show)]
+            : (array) $seen->answer;
     }
 
     private function mustExist(Command $command, PlanBook $book): void

@@ -9,7 +9,9 @@ use Rhetorix\Core\Time\Instant;
 /** All that a screen needs to begin, or to begin again. */
 final readonly class ShowState
 {
-    public function __construct(private ShowBook $books) {}
+    public function __construct(private ShowBook $books)
+    {
+    }
 
     /** @return array<string, mixed> an update, with the plan book */
     public function of(Show $show): array

@@ -21,5 +21,6 @@ final readonly class Window
         public string $slot,
         public Rect $rect,
         public ?Fit $fit = null,
-    ) {}
+    ) {
+    }
 }

@@ -10,7 +10,9 @@ use Rhetorix\Core\Time\FrameRate;
 /** The size and rate at which a show's program is made. */
 final readonly class Canvas
 {
-    public function __construct(public Size $size, public FrameRate $rate) {}
+    public function __construct(public Size $size, public FrameRate $rate)
+    {
+    }
 
     public static function usual(): self
     {

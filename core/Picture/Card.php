@@ -18,13 +18,14 @@ final readonly class Card
 
     private const CHALK = '#f3f1ec';
 
-    /** @param list<TextLine> $lines */
+    /** @param  list<TextLine>  $lines */
     private function __construct(
         public Size $size,
         public string $ground,
         public string $ink,
         public array $lines,
-    ) {}
+    ) {
+    }
 
     /** What the audience sees while the show is covered, and before it begins. */
     public static function holding(string $show, Size $canvas): self

@@ -13,8 +13,10 @@ final readonly class Composer
     /** Behind every window: what shows at the free edges of material that does not fill the canvas. */
     private const BACKGROUND = '#14181f';
 
-    /** @param array<string, Source> $sources by id */
-    public function __construct(private Canvas $canvas, private array $sources) {}
+    /** @param  array<string, Source>  $sources by id */
+    public function __construct(private Canvas $canvas, private array $sources)
+    {
+    }
 
     public function compose(Picture $picture): FramePlan
     {

@@ -11,12 +11,13 @@ use Rhetorix\Core\Geometry\Uncovered;
 /** Everything that has to be painted for one picture, back to front. */
 final readonly class FramePlan
 {
-    /** @param list<Layer> $layers back to front */
+    /** @param  list<Layer>  $layers back to front */
     public function __construct(
         public Size $canvas,
         public string $background,
         public array $layers,
-    ) {}
+    ) {
+    }
 
     /**
      * The sources that can really be seen: not outside the canvas, not wholly

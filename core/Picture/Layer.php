@@ -17,7 +17,8 @@ final readonly class Layer
         public Rect $dest,
         public Crop $crop,
         public float $opacity,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $key  stays the same while the same window is meant

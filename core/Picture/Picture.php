@@ -10,7 +10,7 @@ use Rhetorix\Core\Layout\Layout;
 /** What can be put on air: a layout filled with sources. */
 final readonly class Picture
 {
-    /** @param array<string, string> $fills place in the layout => source id */
+    /** @param  array<string, string>  $fills place in the layout => source id */
     public function __construct(
         public string $id,
         public string $name,
@@ -18,7 +18,8 @@ final readonly class Picture
         public Layout $layout,
         public array $fills,
         public ?string $key = null,
-    ) {}
+    ) {
+    }
 
     /** @throws BadLayout when a place of the layout has no source */
     public function mustBeFilled(): self

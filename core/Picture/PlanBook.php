@@ -34,7 +34,8 @@ final class PlanBook
         private readonly string $show,
         private readonly array $sources,
         private readonly array $pictures,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Source>  $sources

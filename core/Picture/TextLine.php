@@ -29,7 +29,8 @@ final readonly class TextLine
         public float $size,
         public float $width,
         public int $weight,
-    ) {}
+    ) {
+    }
 
     /** A line as large as asked, or smaller so that it fits into the box. */
     public static function fitted(string $text, Rect $box, float $size, int $weight): self

@@ -20,7 +20,8 @@ final readonly class Source
         public Group $group,
         public Hearing $hearing,
         public ?Size $size = null,
-    ) {}
+    ) {
+    }
 
     /** The size to lay it out with: the real one, or 16:9 until it is known. */
     public function layoutSize(): Size

@@ -16,7 +16,9 @@ final readonly class Decibels
     /** Highest level of a strip. */
     public const HIGHEST = 12.0;
 
-    public function __construct(public float $value) {}
+    public function __construct(public float $value)
+    {
+    }
 
     /** The level of an amplitude ratio above zero; zero gives minus infinity. */
     public static function fromGain(float $gain): self

@@ -7,7 +7,9 @@ namespace Rhetorix\Core\Sound;
 /** How one source enters the main mix: its level, and whether it is muted. */
 final readonly class Strip
 {
-    public function __construct(public Decibels $level, public bool $muted) {}
+    public function __construct(public Decibels $level, public bool $muted)
+    {
+    }
 
     public static function open(): self
     {

@@ -17,7 +17,7 @@ final class BadInput extends Refusal
         return new self("The field “{$field}” must be {$expected}.");
     }
 
-    /** @param list<string> $allowed */
+    /** @param  list<string>  $allowed */
     public static function notOneOf(string $field, array $allowed): self
     {
         return new self("The field “{$field}” must be one of: ".implode(', ', $allowed).'.');

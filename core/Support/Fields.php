@@ -12,8 +12,10 @@ use BackedEnum;
  */
 final readonly class Fields
 {
-    /** @param array<mixed> $values */
-    private function __construct(private array $values, private string $path) {}
+    /** @param  array<mixed>  $values */
+    private function __construct(private array $values, private string $path)
+    {
+    }
 
     /** @throws BadInput when $values is not an object */
     public static function of(mixed $values, string $path = ''): self

@@ -46,12 +46,13 @@ final readonly class Desk
         'covered' => false,
     ];
 
-    /** @param array<string, Strip> $strips by source id */
+    /** @param  array<string, Strip>  $strips by source id */
     private function __construct(
         private Registers $registers,
         public Transition $chosen,
         private array $strips,
-    ) {}
+    ) {
+    }
 
     /** The holding picture is on program, and nothing is next. */
     public static function empty(): self
@@ -147,7 +148,7 @@ final readonly class Desk
         ];
     }
 
-    /** @param mixed $data made by toArray() */
+    /** @param  mixed  $data made by toArray() */
     public static function fromArray(mixed $data): self
     {
         $fields = Fields::of($data, 'desk');

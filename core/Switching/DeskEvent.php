@@ -18,7 +18,8 @@ final readonly class DeskEvent
         public string $what,
         public ?string $subject,
         public ?string $detail = null,
-    ) {}
+    ) {
+    }
 
     /** @return array{at: int, what: string, subject: ?string, detail: ?string} */
     public function toArray(): array

@@ -18,7 +18,8 @@ final readonly class Flight
         public string $to,
         public Transition $transition,
         public Instant $started,
-    ) {}
+    ) {
+    }
 
     public static function fromRegisters(Registers $registers): self
     {

@@ -16,7 +16,9 @@ final readonly class Tally
      * @param  array<string, TallyState>  $pictures  by id, only those that are not off
      * @param  array<string, TallyState>  $sources  by id, only those that are not off
      */
-    private function __construct(public array $pictures, public array $sources) {}
+    private function __construct(public array $pictures, public array $sources)
+    {
+    }
 
     public static function of(Desk $desk, PlanBook $book): self
     {

@@ -7,7 +7,9 @@ namespace Rhetorix\Core\Time;
 /** A moment: whole milliseconds since 1970-01-01 00:00 UTC. */
 final readonly class Instant
 {
-    public function __construct(public int $ms) {}
+    public function __construct(public int $ms)
+    {
+    }
 
     public function plus(Milliseconds $length): self
     {

@@ -27,13 +27,13 @@ return new class extends Migration
             $table->jsonb('command');
             $table->jsonb('desk_command')->nullable();
             $table->jsonb('events');
-            $table->jsonb('answer');
+            $table->json('answer'); // not jsonb: a repeated command gets the same answer to the letter
             $table->unique(['show_id', 'command_id']);
             $table->unique(['show_id', 'revision']);
         });
         // Append-only: what was on air was on air. Only deleting the whole show removes it.
         DB::unprepared(<<<'SQL'
-            create function as_run_is_final() returns trigger language plpgsql as $$
+            create or replace function as_run_is_final() returns trigger language plpgsql as $$
             begin
                 if new.show_id = old.show_id and new.command = old.command and new.events = old.events
                     and new.revision = old.revision and new.at_ms = old.at_ms then

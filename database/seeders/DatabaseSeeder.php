@@ -4,8 +4,8 @@ namespace Database\Seeders;
 
 use App\Models\Show;
 use App\Models\User;
-use App\Shows\ShowMaker;
 use App\Shows\CommandPipeline;
+use App\Shows\ShowMaker;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 use Rhetorix\Core\Layout\Corner;

@@ -13,7 +13,9 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Which tab holds the devices of a show, and the stills that it makes for panels. */
 class HostController extends Controller
 {
-    public function __construct(private readonly HostLease $lease, private readonly Stills $stills) {}
+    public function __construct(private readonly HostLease $lease, private readonly Stills $stills)
+    {
+    }
 
     public function store(Request $request, Show $show): JsonResponse
     {

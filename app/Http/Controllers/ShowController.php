@@ -4,21 +4,22 @@ namespace App\Http\Controllers;
 
 use App\Models\AsRunEntry;
 use App\Models\Show;
-use App\Models\User;
 use App\Shows\AsRunSentence;
 use App\Shows\ShowBook;
 use App\Shows\ShowMaker;
 use App\Shows\ShowState;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 use Rhetorix\Core\Picture\Group;
 use Rhetorix\Core\Picture\KeyPlaces;
 
 /** The screens of a show. */
 class ShowController extends Controller
 {
-    public function __construct(private readonly ShowState $state) {}
+    public function __construct(private readonly ShowState $state)
+    {
+    }
 
     public function index(Request $request): View|RedirectResponse
     {
@@ -74,7 +75,7 @@ class ShowController extends Controller
         return view('program-window', ['show' => $show, 'holding' => $books->of($show)->planOf('holding')->toArray()]);
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     private function page(Request $request, string $name, Show $show, array $data): View
     {
         return view($name, [

@@ -3,9 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Models\ApiToken;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 /** Keys for other programs, made and withdrawn by the person they act for. */
 class TokenController extends Controller

@@ -10,7 +10,9 @@ final class ChangePicture implements Edit
 {
     use Finds;
 
-    public function __construct(private readonly PictureForm $form) {}
+    public function __construct(private readonly PictureForm $form)
+    {
+    }
 
     public function apply(Show $show, Fields $fields, int $revision): EditResult
     {

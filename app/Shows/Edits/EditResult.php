@@ -16,7 +16,8 @@ final readonly class EditResult
         public string $subject,
         public ?string $detail = null,
         public array $forgets = [],
-    ) {}
+    ) {
+    }
 
     /** @return list<DeskEvent> */
     public function events(Instant $at): array

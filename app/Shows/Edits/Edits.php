@@ -20,7 +20,9 @@ final readonly class Edits
         'picture.remove' => RemovePicture::class,
     ];
 
-    public function __construct(private Container $container) {}
+    public function __construct(private Container $container)
+    {
+    }
 
     public function knows(string $type): bool
     {

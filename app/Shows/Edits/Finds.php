@@ -7,8 +7,8 @@ use App\Models\Show;
 use App\Models\SourceRow;
 use App\Shows\Outdated;
 use Illuminate\Support\Str;
-use Rhetorix\Core\Picture\KeyPlaces;
 use Rhetorix\Core\Picture\Group;
+use Rhetorix\Core\Picture\KeyPlaces;
 use Rhetorix\Core\Support\Fields;
 use Rhetorix\Core\Support\Refusal;
 

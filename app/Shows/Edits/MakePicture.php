@@ -14,7 +14,9 @@ final class MakePicture implements Edit
 
     private const MOST_PICTURES = 120;
 
-    public function __construct(private readonly PictureForm $form) {}
+    public function __construct(private readonly PictureForm $form)
+    {
+    }
 
     public function apply(Show $show, Fields $fields, int $revision): EditResult
     {

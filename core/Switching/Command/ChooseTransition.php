@@ -11,7 +11,9 @@ final readonly class ChooseTransition implements Command
 {
     public const NAME = 'choose';
 
-    public function __construct(private string $id, public Transition $transition) {}
+    public function __construct(private string $id, public Transition $transition)
+    {
+    }
 
     public function id(): string
     {

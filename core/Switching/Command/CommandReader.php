@@ -13,7 +13,9 @@ use Rhetorix\Core\Time\FrameRate;
 /** From the JSON of a live command to the command. */
 final readonly class CommandReader
 {
-    public function __construct(private FrameRate $rate) {}
+    public function __construct(private FrameRate $rate)
+    {
+    }
 
     /** @return list<string> */
     public static function types(): array

@@ -18,7 +18,8 @@ final readonly class Press implements Command
         public Action $action,
         public ?string $picture = null,
         public ?Transition $transition = null,
-    ) {}
+    ) {
+    }
 
     public function id(): string
     {

@@ -16,7 +16,8 @@ final readonly class SetStrip implements Command
         public string $source,
         public ?Decibels $level,
         public ?bool $muted,
-    ) {}
+    ) {
+    }
 
     public function id(): string
     {

@@ -11,7 +11,8 @@ final readonly class Condition
         public string $left,
         public bool $equal,
         public string $right,
-    ) {}
+    ) {
+    }
 
     public static function is(string $left, string $right): self
     {

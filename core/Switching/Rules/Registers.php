@@ -20,7 +20,9 @@ final readonly class Registers
      * @param  array<string, string|int|bool|null>  $desk
      * @param  array<string, string|int|bool|null>  $command
      */
-    public function __construct(public array $desk, private array $command = []) {}
+    public function __construct(public array $desk, private array $command = [])
+    {
+    }
 
     public function value(string $name): string|int|bool|null
     {
@@ -35,7 +37,7 @@ final readonly class Registers
         };
     }
 
-    /** @param array<string, string> $assignments all read before any is written */
+    /** @param  array<string, string>  $assignments all read before any is written */
     public function with(array $assignments): self
     {
         $changed = array_map($this->value(...), $assignments);

@@ -17,7 +17,8 @@ final readonly class Rule
         public array $when,
         public array $set,
         public string $result,
-    ) {}
+    ) {
+    }
 
     public function applies(string $command, Registers $registers): bool
     {

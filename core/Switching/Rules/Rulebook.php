@@ -24,8 +24,10 @@ final class Rulebook
     /** The command that the clock gives when a flight has run its time. */
     public const ARRIVAL = 'arrival';
 
-    /** @param list<Rule> $rules */
-    private function __construct(public readonly array $rules) {}
+    /** @param  list<Rule>  $rules */
+    private function __construct(public readonly array $rules)
+    {
+    }
 
     public static function standard(): self
     {

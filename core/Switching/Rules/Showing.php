@@ -21,7 +21,8 @@ final readonly class Showing
         public array $when,
         public array $pictures,
         public bool $sound,
-    ) {}
+    ) {
+    }
 
     /** @return list<self> the first whose conditions hold counts */
     public static function all(): array

@@ -16,7 +16,8 @@ final readonly class Blend
         public float $incomingOpacity,
         public float $outgoingGain,
         public float $incomingGain,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, float> */
     public function toArray(): array

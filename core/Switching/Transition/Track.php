@@ -30,7 +30,8 @@ final readonly class Track
         public string $target,
         public string $property,
         public array $keyframes,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  'incoming'|'outgoing'  $target

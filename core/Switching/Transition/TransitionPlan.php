@@ -13,8 +13,10 @@ namespace Rhetorix\Core\Switching\Transition;
  */
 final readonly class TransitionPlan
 {
-    /** @param array<string, Track> $tracks by "target.property" */
-    private function __construct(private array $tracks) {}
+    /** @param  array<string, Track>  $tracks by "target.property" */
+    private function __construct(private array $tracks)
+    {
+    }
 
     public static function of(TransitionKind $kind, Easing $easing = Easing::EaseInOut): self
     {

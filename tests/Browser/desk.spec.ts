@@ -1,0 +1,152 @@
+/** The desk, by mouse and keyboard, with pictures that really move. */
+import AxeBuilder from '@axe-core/playwright';
+import { PREVIEW, PROGRAM, apart, card, expect, meanColour, test } from './support/rhetorix';
+
+test.beforeEach(async ({ api }) => {
+  await api.send('choose', { transition: { kind: 'mix', duration_ms: 1000 } });
+  await api.begin('Lectern', 'Bench');
+});
+
+test('shows program, preview and every miniature as true moving pictures', async ({ desk }) => {
+  const selectors = [PROGRAM, PREVIEW, ...(await desk.locator('[data-testid=picture-card] canvas').evaluateAll((all) => all.map((c) => `canvas[data-view=picture][data-id="${(c as HTMLElement).dataset.id ?? ''}"]`)))];
+  expect(selectors.length).toBeGreaterThanOrEqual(9);
+  const print = (selector: string) => desk.locator(selector).first().evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL('image/png'));
+  for (const selector of selectors.filter((selector) => !selector.includes('"holding"'))) {
+    const first = await print(selector);
+    await expect.poll(async () => (await print(selector)) !== first, { message: `${selector} must move` }).toBe(true);
+  }
+});
+
+test('arms with a click, cuts with K, and leaves the old program in preview', async ({ desk, api }) => {
+  const [lectern, bench, slides] = [await api.pictureId('Lectern'), await api.pictureId('Bench'), await api.pictureId('Slides')];
+  await expect(card(desk, lectern)).toHaveAttribute('data-tally', 'program');
+  await card(desk, slides).click();
+  await expect(card(desk, slides)).toHaveAttribute('data-tally', 'preview');
+  await expect(card(desk, bench)).toHaveAttribute('data-tally', 'off');
+
+  await desk.keyboard.press('k');
+  await expect(card(desk, slides)).toHaveAttribute('data-tally', 'program');
+  await expect(card(desk, lectern)).toHaveAttribute('data-tally', 'preview');
+  await expect.poll(async () => (await api.state()).program).toEqual([slides]);
+  expect((await api.state()).preview).toBe(lectern);
+  // slides are light paper, the lectern's hall is not
+  await expect.poll(async () => (await meanColour(desk, PROGRAM, { x: 0, y: 0, width: 1, height: 0.1 })).b).toBeGreaterThan(220);
+});
+
+test('arms by the key of its card, and takes it with a mix in which both are on air', async ({ desk, api }) => {
+  const [lectern, slides] = [await api.pictureId('Lectern'), await api.pictureId('Slides')];
+  await api.send('choose', { transition: { kind: 'mix', duration_ms: 4000 } });
+  await expect(desk.getByTestId('take')).toContainText('Mix 4.0 s');
+  const key = (await api.state()).book.pictures[slides]?.key ?? '';
+  await desk.keyboard.press(key.toLowerCase());
+  await expect(card(desk, slides)).toHaveAttribute('data-tally', 'preview');
+  const top = { x: 0.3, y: 0.02, width: 0.4, height: 0.05 };
+  const before = await meanColour(desk, PROGRAM, top);
+
+  await desk.keyboard.press('l');
+  await expect(card(desk, lectern)).toHaveAttribute('data-tally', 'program');
+  await expect(card(desk, slides)).toHaveAttribute('data-tally', 'program');
+  const between: number[] = [];
+  await expect
+    .poll(async () => {
+      between.push((await meanColour(desk, PROGRAM, top)).r);
+      return (await api.state()).transition;
+    })
+    .toBeNull();
+  await expect(card(desk, lectern)).toHaveAttribute('data-tally', 'preview');
+  const after = await meanColour(desk, PROGRAM, top);
+  expect(after.r - before.r).toBeGreaterThan(60);
+  expect(between.some((r) => r > before.r + 15 && r < after.r - 15), `something between ${before.r} and ${after.r} in ${between.join(' ')}`).toBe(true);
+  expect(between, 'a mix never goes back').toEqual([...between].sort((a, b) => a - b).map((value, i) => (Math.abs(value - (between[i] ?? 0)) < 4 ? between[i] : value)));
+});
+
+test('goes straight to program with Shift, and keeps what was prepared', async ({ desk, api }) => {
+  const [bench, slides] = [await api.pictureId('Bench'), await api.pictureId('Slides')];
+  const key = (await api.state()).book.pictures[slides]?.key ?? '';
+  await desk.keyboard.press(`Shift+${key}`);
+  await expect(card(desk, slides)).toHaveAttribute('data-tally', 'program');
+  await expect(card(desk, bench)).toHaveAttribute('data-tally', 'preview');
+});
+
+test('covers and uncovers with ; and closes the sound', async ({ desk, api }) => {
+  const lectern = await api.pictureId('Lectern');
+  const level = () => desk.getByTestId('main-meter').evaluate((bar) => Number(getComputedStyle(bar).getPropertyValue('--level')));
+  await expect.poll(level, { message: 'Lectern is heard while it is on program' }).toBeGreaterThan(0.3);
+  const before = await meanColour(desk, PROGRAM);
+
+  await desk.keyboard.press(';');
+  await expect(card(desk, 'holding')).toHaveAttribute('data-tally', 'program');
+  await expect(card(desk, lectern)).toHaveAttribute('data-tally', 'off');
+  await expect.poll(async () => (await meanColour(desk, PROGRAM, { x: 0, y: 0, width: 0.2, height: 0.2 })).r).toBeGreaterThan(235);
+  await expect.poll(level).toBeLessThan(0.05);
+  await expect(desk.getByTestId('cover')).toContainText('Uncover');
+
+  await desk.keyboard.press(';');
+  await expect(card(desk, lectern)).toHaveAttribute('data-tally', 'program');
+  await expect.poll(async () => apart(await meanColour(desk, PROGRAM), before)).toBeLessThan(25);
+  await expect.poll(level).toBeGreaterThan(0.3);
+});
+
+test('takes a duration in seconds or in frames', async ({ desk, api }) => {
+  await desk.getByTestId('frames').fill('25');
+  await expect.poll(async () => (await api.state()).desk.chosen.duration_ms).toBe(833);
+  await desk.getByTestId('seconds').fill('1.5');
+  await expect(desk.getByTestId('take')).toContainText('Mix 1.5 s');
+  await expect(desk.getByTestId('frames')).toHaveValue('45');
+});
+
+test('is silent while somebody types', async ({ desk, api }) => {
+  const before = (await api.state()).revision;
+  await desk.goto(`/shows/${api.id}/rig`);
+  await desk.locator('[data-testid=source-card]').first().getByText('Rename').click();
+  await desk.keyboard.type('kkll;');
+  expect((await api.state()).revision).toBe(before);
+});
+
+test('paints a cut before the server has answered, and keeps presses while it is away', async ({ desk, api }) => {
+  const [slides, lectern] = [await api.pictureId('Slides'), await api.pictureId('Lectern')];
+  await card(desk, slides).click();
+  await expect.poll(async () => (await api.state()).preview).toBe(slides);
+  await desk.route('**/commands', (route) => route.abort());
+  await desk.keyboard.press('k');
+  await expect(card(desk, slides)).toHaveAttribute('data-tally', 'program');
+  expect((await api.state()).program).toEqual([lectern]);
+  await expect(desk.locator('#away')).toBeVisible();
+  await desk.unroute('**/commands');
+  await expect.poll(async () => (await api.state()).program).toEqual([slides]);
+  await expect(desk.locator('#away')).toBeHidden();
+});
+
+test('goes on painting behind another tab, and while pages change', async ({ desk, api }) => {
+  const passes = () => desk.evaluate(() => window.rhetorix?.painter.passes ?? 0);
+  const other = await desk.context().newPage();
+  await other.bringToFront();
+  const hidden = await passes();
+  await expect.poll(passes, { timeout: 15_000 }).toBeGreaterThan(hidden + 20);
+  await desk.bringToFront();
+
+  await desk.getByRole('link', { name: 'Pictures' }).click();
+  await expect(desk.getByRole('heading', { name: 'Pictures', exact: true })).toBeVisible();
+  expect(await desk.evaluate(() => window.rhetorix?.isHost)).toBe(true);
+  await desk.getByRole('link', { name: 'Desk' }).click();
+  await expect(desk.locator(PROGRAM)).toBeVisible();
+  await expect(card(desk, await api.pictureId('Lectern'))).toHaveAttribute('data-tally', 'program');
+});
+
+for (const theme of ['day', 'dusk']) {
+  test(`can be used by everybody: WCAG 2.2 AA by axe on each page, ${theme}`, async ({ desk, api }) => {
+    await desk.evaluate((theme) => localStorage.setItem('rhetorix.theme', theme), theme);
+    for (const path of ['', '/rig', '/pictures', '/as-run']) {
+      await desk.goto(`/shows/${api.id}${path}`);
+      await desk.waitForTimeout(500);
+      const { violations } = await new AxeBuilder({ page: desk }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+      expect(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+    }
+  });
+}
+
+test('fits 1280x800 without scrolling', async ({ desk }) => {
+  const size = await desk.evaluate(() => ({ height: document.documentElement.scrollHeight, width: document.documentElement.scrollWidth }));
+  expect(size.height).toBeLessThanOrEqual(800);
+  expect(size.width).toBeLessThanOrEqual(1280);
+});

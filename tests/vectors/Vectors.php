@@ -1,0 +1,54 @@
+<?php
+
+namespace Tests\vectors;
+
+use Rhetorix\Core\Picture\PlanBook;
+use Rhetorix\Core\Switching\Desk;
+use Rhetorix\Core\Switching\Tally;
+use Rhetorix\Core\Switching\Transition\TransitionKind;
+use Rhetorix\Core\Switching\Transition\TransitionPlan;
+
+/**
+ * What the core computes, written down for the browser's side to be held
+ * against. Made by `php tests/vectors/make.php`; a test on each side reads it.
+ */
+final class Vectors
+{
+    /** @return array<string, mixed> */
+    public static function make(): array
+    {
+        $book = bookOf();
+
+        return [
+            'book' => array_intersect_key($book->toArray(), ['pictures' => 1, 'rules' => 1, 'showing' => 1, 'transitions' => 1]),
+            'sequences' => array_map(fn (int $seed): array => self::sequence($seed, $book), range(1, 12)),
+            'blends' => array_map(fn (int $i): array => [$i / 100, TransitionPlan::of(TransitionKind::Mix)->at($i / 100)->toArray()], range(0, 100)),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> presses at random moments, and the desk after each */
+    private static function sequence(int $seed, PlanBook $book): array
+    {
+        mt_srand($seed);
+        $desk = Desk::empty();
+        $now = 0;
+        $steps = [];
+        for ($i = 0; $i < 40; $i++) {
+            $now += mt_rand(0, 900);
+            $type = ['arm', 'cut', 'direct', 'take', 'take', 'cover', 'uncover'][mt_rand(0, 6)];
+            $picture = 'ABCD'[mt_rand(0, 3)];
+            $ms = mt_rand(40, 1500);
+            $command = ['id' => "{$seed}-{$i}", 'type' => $type, 'picture' => $picture, 'transition' => ['kind' => 'mix', 'duration_ms' => $ms]];
+            $desk = $desk->apply(press("{$type} {$picture} {$ms}", $command['id']), at($now))->desk;
+            $steps[] = [
+                'at' => $now,
+                'command' => $command,
+                'registers' => array_diff_key($desk->toArray(), ['chosen' => 1, 'strips' => 1]),
+                'on_air' => $desk->onAir(),
+                'tally' => Tally::of($desk, $book)->toArray(),
+            ];
+        }
+
+        return $steps;
+    }
+}
