@@ -139,6 +139,7 @@ export interface Update {
   /** server time in milliseconds */
   at: number;
   command: { id: string; type: string; by: string | null } | null;
+  transition: { from: string; to: string; kind: string; duration_ms: number; label: string; elapsed_ms: number } | null;
   program: string[];
   preview: string | null;
   covered: boolean;
