@@ -15,9 +15,9 @@ const PAINTS: Record<string, { title: string; paint: Paint }> = {
 
 const canvases = new Map<string, OffscreenCanvas>();
 
-function imageOf(name: string, seconds: number, frame: number): ImageBitmap {
-  const canvas = canvases.get(name) ?? new OffscreenCanvas(WIDTH, HEIGHT);
-  canvases.set(name, canvas);
+function imageOf(source: string, name: string, seconds: number, frame: number): ImageBitmap {
+  const canvas = canvases.get(source) ?? new OffscreenCanvas(WIDTH, HEIGHT);
+  canvases.set(source, canvas);
   const brush = canvas.getContext('2d', { alpha: false });
   if (!brush) throw new Error('No canvas to paint a stand-in on.');
   const standIn = PAINTS[name];
@@ -30,9 +30,9 @@ function imageOf(name: string, seconds: number, frame: number): ImageBitmap {
   return canvas.transferToImageBitmap();
 }
 
-onmessage = (event: MessageEvent<{ names: string[]; seconds: number; frame: number }>) => {
-  const { names, seconds, frame } = event.data;
-  const images = names.map((name) => [name, imageOf(name, seconds, frame)] as const);
+onmessage = (event: MessageEvent<{ wanted: [source: string, name: string][]; seconds: number; frame: number }>) => {
+  const { wanted, seconds, frame } = event.data;
+  const images = wanted.map(([source, name]) => [source, imageOf(source, name, seconds, frame)] as const);
   postMessage(
     { images },
     { transfer: images.map(([, image]) => image) },

@@ -44,8 +44,8 @@ test('puts two takes of the same instant in one order, the same for both', async
       api.send('cut', { picture: bench }, ids[0]), api.send('cut', { picture: slides }, ids[1]), // and each once more
     ]);
     expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200]);
-    expect(answers[2]?.body).toEqual(answers[0]?.body);
-    expect(answers[3]?.body).toEqual(answers[1]?.body);
+    expect(answers[2].body).toEqual(answers[0].body);
+    expect(answers[3].body).toEqual(answers[1].body);
     const state = await api.state();
     expect(state.revision, 'each applied once').toBe(before + 2);
     const last = answers.find(({ body }) => body.revision === before + 2);

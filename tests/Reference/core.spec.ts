@@ -69,7 +69,7 @@ test('fits as Chromium lays out object-fit', async () => {
       const isSource = (x: number, y: number): boolean => (data[(y * bitmap.width + x) * 4 + 2] ?? 255) < 128;
       const xs: number[] = [];
       const ys: number[] = [];
-      for (let y = 0; y < bitmap.height; y++) for (let x = 0; x < bitmap.width; x++) if (isSource(x, y)) (xs.push(x), ys.push(y));
+      for (let y = 0; y < bitmap.height; y++) for (let x = 0; x < bitmap.width; x++) if (isSource(x, y)) { xs.push(x); ys.push(y); }
       const [left, right] = [Math.min(...new Set(xs)), Math.max(...new Set(xs))];
       const [top, bottom] = [Math.min(...new Set(ys)), Math.max(...new Set(ys))];
       const at = (x: number, y: number): [number, number] => [(data[(y * bitmap.width + x) * 4] ?? 0) / 255, (data[(y * bitmap.width + x) * 4 + 1] ?? 0) / 255];

@@ -32,8 +32,8 @@ export class CameraFeed extends Feed {
         video: { deviceId: { exact: this.device }, width: { ideal: 1280 }, height: { ideal: 720 }, frameRate: { ideal: 30 } },
       });
       const track = stream.getVideoTracks()[0];
-      if (!track || this.closed) return stream.getTracks().forEach((track) => track.stop());
-      this.watch(track);
+      if (track && !this.closed) this.watch(track);
+      else stream.getTracks().forEach((track) => track.stop());
     } catch (failure) {
       this.gone(problemOf(this.book(), failure));
     }

@@ -20,7 +20,10 @@ export class MicrophoneFeed extends Feed {
     try {
       const stream = await openMicrophone(this.device);
       const track = stream.getAudioTracks()[0];
-      if (!track || this.closed) return stream.getTracks().forEach((track) => track.stop());
+      if (!track || this.closed) {
+        stream.getTracks().forEach((track) => track.stop());
+        return;
+      }
       this.track = track;
       track.addEventListener('ended', () => this.gone('unplugged'));
       this.sound = stream;

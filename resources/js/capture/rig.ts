@@ -117,7 +117,7 @@ export class Rig extends EventTarget implements Images {
       case 'microphone':
         return new MicrophoneFeed(settings.device ?? '', book);
       case 'stand-in':
-        return new StandInFeed(settings.stand_in ?? '', this.stage, this.audio);
+        return new StandInFeed(id, settings.stand_in ?? '', this.stage, this.audio);
     }
   }
 

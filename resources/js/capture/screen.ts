@@ -48,9 +48,13 @@ export class ScreenFeed extends Feed {
     this.track = track;
     this.sound = stream.getAudioTracks().length > 0 ? new MediaStream(stream.getAudioTracks()) : null;
     track.addEventListener('ended', () => {
-      if (track === this.track) this.lose('ended');
+      if (track !== this.track) return;
+      this.frames?.stop();
+      this.track = undefined;
+      this.lose('ended');
     });
     const frames = new TrackFrames(track, () => {
+      if (track !== this.track) return;
       this.image = { image: frames.canvas, width: frames.canvas.width, height: frames.canvas.height };
       this.live();
     });

@@ -7,6 +7,7 @@ export const STAND_IN_SIZE = { width: 1280, height: 720 };
 /** One worker for all stand-ins; each pass asks for the next images of all that are open. */
 export class StandInStage {
   private readonly worker = new Worker(new URL('../../../standins/pictures/stage.worker.ts', import.meta.url), { type: 'module' });
+  /** by source id: two sources may be the same stand-in */
   private readonly feeds = new Map<string, StandInFeed>();
   private busy = false;
   private frame = 0;
@@ -14,26 +15,26 @@ export class StandInStage {
   constructor() {
     this.worker.onmessage = (event: MessageEvent<{ images: [string, ImageBitmap][] }>) => {
       this.busy = false;
-      for (const [name, bitmap] of event.data.images) {
-        const feed = this.feeds.get(name);
+      for (const [source, bitmap] of event.data.images) {
+        const feed = this.feeds.get(source);
         if (feed) feed.take(bitmap);
         else bitmap.close();
       }
     };
   }
 
-  join(name: string, feed: StandInFeed): void {
-    this.feeds.set(name, feed);
+  join(source: string, feed: StandInFeed): void {
+    this.feeds.set(source, feed);
   }
 
-  leave(name: string): void {
-    this.feeds.delete(name);
+  leave(source: string): void {
+    this.feeds.delete(source);
   }
 
   beat(now: number): void {
     if (this.busy || this.feeds.size === 0) return;
     this.busy = true;
-    this.worker.postMessage({ names: [...this.feeds.keys()], seconds: now / 1000, frame: this.frame++ });
+    this.worker.postMessage({ wanted: [...this.feeds].map(([source, feed]) => [source, feed.name]), seconds: now / 1000, frame: this.frame++ });
   }
 }
 
@@ -41,7 +42,8 @@ export class StandInFeed extends Feed {
   private bitmap: ImageBitmap | undefined;
 
   constructor(
-    private readonly name: string,
+    private readonly source: string,
+    readonly name: string,
     private readonly stage: StandInStage,
     private readonly audio: AudioContext | null,
   ) {
@@ -49,7 +51,7 @@ export class StandInFeed extends Feed {
   }
 
   open(): Promise<void> {
-    this.stage.join(this.name, this);
+    this.stage.join(this.source, this);
     if (this.name === 'lectern' && this.audio) this.sound = lecternVoice(this.audio);
     return Promise.resolve();
   }
@@ -62,7 +64,7 @@ export class StandInFeed extends Feed {
   }
 
   close(): void {
-    this.stage.leave(this.name);
+    this.stage.leave(this.source);
     this.bitmap?.close();
   }
 }

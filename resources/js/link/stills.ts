@@ -98,7 +98,10 @@ export class StillsViewer implements Images {
   private async fetch(): Promise<void> {
     const response = await get(`/shows/${this.show}/stills`);
     this.fresh = response.status === 200;
-    if (!this.fresh) return this.images.clear();
+    if (!this.fresh) {
+      this.images.clear();
+      return;
+    }
     const map = JSON.parse(decodeURIComponent(response.headers.get('X-Stills-Map') ?? '%7B%7D')) as StillsMap;
     const sheet = await createImageBitmap(await response.blob());
     const images = new Map<string, Image>();

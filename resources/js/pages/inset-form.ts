@@ -9,7 +9,7 @@ export function insetForm(session: ShowSession) {
     large: '',
     inset: '',
     corner: 'bottom-right',
-    size: 28,
+    size: '28',
     name: '',
     wrong: '',
     asked: 0,

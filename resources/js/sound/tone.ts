@@ -1,10 +1,6 @@
 /** A test tone from a chosen loudspeaker: 440 Hz at the alignment level, for a moment. */
 const SECONDS = 1.5;
 
-interface Playable extends HTMLAudioElement {
-  setSinkId(id: string): Promise<void>;
-}
-
 export async function playTone(audio: AudioContext, speaker: string, levelDb: number): Promise<void> {
   await audio.resume();
   const oscillator = audio.createOscillator();
@@ -18,7 +14,7 @@ export async function playTone(audio: AudioContext, speaker: string, levelDb: nu
   gain.gain.linearRampToValueAtTime(0, start + SECONDS);
   oscillator.connect(gain).connect(out);
 
-  const player = new Audio() as Playable;
+  const player = new Audio();
   player.srcObject = out.stream;
   if (speaker !== '' && speaker !== 'default' && 'setSinkId' in player) await player.setSinkId(speaker);
   await player.play();
