@@ -1,0 +1,4 @@
+import { defineConfig } from '@playwright/test';
+import tests from './playwright.config';
+
+export default defineConfig({ ...tests, testMatch: ['screenshots/**/*.shots.ts'], retries: 0 });
