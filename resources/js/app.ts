@@ -7,7 +7,7 @@ import { bindCanvases } from './pages/canvases';
 import { insetForm } from './pages/inset-form';
 import { rigList } from './pages/rig-list';
 import { connectCamera, connectMicrophone, connectScreen, connectStill } from './pages/connect';
-import { followShell } from './pages/shell';
+import { followShell, showPlace } from './pages/shell';
 import { ShowSession } from './session';
 import type { PlanBook, Update } from './plan/types';
 
@@ -30,6 +30,7 @@ function beginSession(): ShowSession | undefined {
 htmx.config.historyCacheSize = 0;
 htmx.config.allowEval = false;
 htmx.config.includeIndicatorStyles = false;
+htmx.config.scrollIntoViewOnBoost = false;
 
 const session = beginSession();
 if (session) {
@@ -48,6 +49,7 @@ if (session) {
   followShell(session);
   listenToKeys(session);
   document.body.addEventListener('htmx:afterSettle', bind);
+  document.body.addEventListener('htmx:afterSettle', showPlace);
   session.store.addEventListener('book', () => htmx.trigger(document.body, 'show-changed', {}));
   session.store.addEventListener('change', () => htmx.trigger(document.body, 'show-moved', {}));
   bind();

@@ -2,7 +2,7 @@
 @section('title', $show->name)
 
 @section('content')
-<main class="grid gap-3 p-3 lg:h-[calc(100vh-3rem)] lg:grid-cols-[minmax(0,1.06fr)_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)_auto]" data-desk>
+<main class="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 lg:h-[calc(100vh-3rem)] lg:grid-cols-[minmax(0,1.06fr)_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)_auto]" data-desk>
     <h1 class="sr-only">Desk of {{ $show->name }}</h1>
 
     <section class="flex min-h-0 flex-col" aria-label="Program and preview">
@@ -12,16 +12,16 @@
         </div>
         <div class="on-air -mt-px mx-auto aspect-video w-full" data-program-slot></div>
 
-        <div class="mt-2 flex min-h-0 flex-1 gap-3 lg:[container-type:size]">
-            <div class="min-w-0 max-lg:flex-1 lg:w-[calc((100cqh-1.7rem)*16/9)]">
+        <div class="mt-2 flex min-h-0 flex-1 gap-3 max-lg:flex-wrap lg:[container-type:size]">
+            <div class="min-w-0 max-lg:basis-full lg:w-[calc((100cqh-1.7rem)*16/9)]">
                 <div class="flex items-end justify-between">
                     <h2 class="tab-next">Next</h2>
                     <p class="truncate pb-0.5 pl-3 font-semibold" data-preview-name></p>
                 </div>
                 <div class="next-up -mt-px aspect-video w-full"><canvas data-testid="preview" data-view="preview" width="640" height="360" class="block h-full w-full" role="img" aria-label="Preview"></canvas></div>
             </div>
-            <div class="rail mt-6 self-stretch" data-rail data-moving="no" aria-hidden="true"><svg viewBox="0 0 16 60" class="relative h-16 w-4" fill="none" stroke="currentColor" stroke-width="2"><path d="M3 9l5-6 5 6M8 3v54" /></svg></div>
-            <div class="flex min-w-36 flex-col gap-2 pt-6 lg:flex-1">
+            <div class="rail mt-6 self-stretch max-lg:hidden" data-rail data-moving="no" aria-hidden="true"><svg viewBox="0 0 16 60" class="relative h-16 w-4" fill="none" stroke="currentColor" stroke-width="2"><path d="M3 9l5-6 5 6M8 3v54" /></svg></div>
+            <div class="flex min-w-36 flex-1 flex-col gap-2 lg:pt-6">
                 <button type="button" class="button-main min-h-14 flex-col gap-0 text-lg" data-testid="take" data-press="take" @disabled(! $mayOperate)>
                     <span data-take-label>Mix</span><span class="text-xs font-normal">key L</span>
                 </button>

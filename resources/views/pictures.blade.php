@@ -14,7 +14,7 @@
                 <div><label class="label" for="inset">Inset</label><select id="inset" class="field" x-model="inset">@foreach ($sources as $source)<option value="{{ $source->id }}">{{ $source->name }}</option>@endforeach</select></div>
                 <fieldset>
                     <legend class="label">Corner</legend>
-                    <div class="grid w-44 grid-cols-2 gap-1.5 rounded-lg border border-soft p-1.5">
+                    <div class="grid w-60 grid-cols-2 gap-1.5 rounded-lg border border-soft p-1.5">
                         @foreach (['top-left', 'top-right', 'bottom-left', 'bottom-right'] as $corner)
                             <label class="flex min-h-11 cursor-pointer items-center justify-center rounded border border-line text-sm has-checked:border-transparent has-checked:bg-accent has-checked:font-semibold has-checked:text-on-accent has-focus-visible:outline-3">
                                 <input type="radio" class="sr-only" name="corner" value="{{ $corner }}" x-model="corner">{{ str_replace('-', ' ', $corner) }}

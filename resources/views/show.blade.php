@@ -2,12 +2,12 @@
 
 @section('body')
     <script type="application/json" id="show-state" data-show="{{ $show->id }}" data-may-operate="{{ $mayOperate ? 'yes' : 'no' }}">@json($state, JSON_HEX_TAG | JSON_HEX_AMP)</script>
-    <header class="flex h-12 items-center gap-2 border-b border-line bg-leaf px-3">
+    <header class="flex min-h-12 flex-wrap items-center gap-x-2 lg:h-12 lg:flex-nowrap border-b border-line bg-leaf px-3">
         <a href="/shows" class="text-lg font-bold tracking-tight text-accent" title="All shows">Rhetorix</a>
         <p class="truncate border-l border-line pl-3 font-semibold" title="{{ $show->name }}">{{ $show->name }}</p>
-        <nav class="ml-2 flex" aria-label="Pages of the show" hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML" id="places">
+        <nav class="ml-2 flex max-lg:order-last max-lg:w-full max-lg:overflow-x-auto" aria-label="Pages of the show" hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML" id="places">
             @foreach (['desk' => ['Desk', ''], 'rig' => ['Rig', '/rig'], 'pictures' => ['Pictures', '/pictures'], 'as-run' => ['As-run list', '/as-run']] as $name => [$word, $path])
-                <a class="place" href="/shows/{{ $show->id }}{{ $path }}" @if ($here === $name) aria-current="page" @endif>{{ $word }}</a>
+                <a class="place" data-place="{{ $name }}" href="/shows/{{ $show->id }}{{ $path }}" @if ($here === $name) aria-current="page" @endif>{{ $word }}</a>
             @endforeach
         </nav>
         <div class="ml-auto flex items-center gap-2">

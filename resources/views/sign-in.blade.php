@@ -29,14 +29,14 @@
             <div class="w-[32rem] max-w-full">
                 <span class="tab-on-air">On air</span>
                 <div class="on-air -mt-px aspect-video">
-                    <svg viewBox="0 0 320 180" class="h-full w-full"><rect width="320" height="180" fill="#d9c19a"/><g fill="#8b6f92"><path d="M60 60l36-18 30 20-6 34-38 8z"/></g><path fill="#c98f5a" d="M150 108l30-26 34 12 4 30-40 14z"/><path fill="#8fb7c0" d="M98 130l22-12 26 10-4 24-30 4z"/><rect x="226" y="100" width="80" height="66" rx="4" fill="#4f8f84"/><circle cx="266" cy="124" r="12" fill="#b98563"/><path d="M244 166c0-20 10-28 22-28s22 8 22 28z" fill="#5b4a7d"/></svg>
+                    <svg viewBox="0 0 320 180" preserveAspectRatio="xMidYMid slice" class="h-full w-full"><rect width="320" height="180" fill="#d9c19a"/><g fill="#8b6f92"><path d="M60 60l36-18 30 20-6 34-38 8z"/></g><path fill="#c98f5a" d="M150 108l30-26 34 12 4 30-40 14z"/><path fill="#8fb7c0" d="M98 130l22-12 26 10-4 24-30 4z"/><rect x="226" y="100" width="80" height="66" rx="4" fill="#4f8f84"/><circle cx="266" cy="124" r="12" fill="#b98563"/><path d="M244 166c0-20 10-28 22-28s22 8 22 28z" fill="#5b4a7d"/></svg>
                 </div>
             </div>
             <div class="ml-24 flex items-end gap-4">
                 <div class="rail h-36" style="--progress:.45"></div>
                 <div class="w-72">
                     <span class="tab-next">Next</span>
-                    <div class="next-up -mt-px aspect-video"><svg viewBox="0 0 320 180" class="h-full w-full"><rect width="320" height="180" fill="#fbf8f1"/><rect x="24" y="40" width="60" height="4" fill="#d8a657"/><rect x="24" y="20" width="150" height="12" fill="#26364d"/><g fill="#9fb0c6"><rect x="40" y="120" width="22" height="30"/><rect x="80" y="100" width="22" height="50"/><rect x="120" y="84" width="22" height="66"/><rect x="160" y="66" width="22" height="84"/></g><rect x="200" y="50" width="22" height="100" fill="#d8a657"/></svg></div>
+                    <div class="next-up -mt-px aspect-video"><svg viewBox="0 0 320 180" preserveAspectRatio="xMidYMid slice" class="h-full w-full"><rect width="320" height="180" fill="#fbf8f1"/><rect x="24" y="40" width="60" height="4" fill="#d8a657"/><rect x="24" y="20" width="150" height="12" fill="#26364d"/><g fill="#9fb0c6"><rect x="40" y="120" width="22" height="30"/><rect x="80" y="100" width="22" height="50"/><rect x="120" y="84" width="22" height="66"/><rect x="160" y="66" width="22" height="84"/></g><rect x="200" y="50" width="22" height="100" fill="#d8a657"/></svg></div>
                 </div>
             </div>
         </section>

@@ -29,6 +29,19 @@ export function followShell(session: ShowSession): void {
   followMeters(session);
 }
 
+/** Only the page inside is swapped: the marked place and the title follow it. */
+export function showPlace(): void {
+  const page = document.getElementById('page');
+  if (!page || page.dataset.here === shownPlace) return;
+  shownPlace = page.dataset.here;
+  document.title = page.dataset.title ?? document.title;
+  for (const link of document.querySelectorAll<HTMLElement>('#places a')) {
+    if (link.dataset.place === shownPlace) link.setAttribute('aria-current', 'page');
+    else link.removeAttribute('aria-current');
+  }
+  scrollTo(0, 0);
+}
+
 function showHost(session: ShowSession): void {
   const chip = document.getElementById('host');
   const { host, holder } = session.lease.lease;
@@ -54,6 +67,7 @@ function showMicrophones(session: ShowSession): void {
 }
 
 let lastAnnounced = '';
+let shownPlace = document.getElementById('page')?.dataset.here;
 
 function announceProgram(session: ShowSession): void {
   const { pictures } = session.store.onAir(performance.now());
