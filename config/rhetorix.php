@@ -1,6 +1,9 @@
 <?php
 
 return [
+    // Made when the configuration is cached, at each start: what an older code kept is not read by a newer one.
+    'build' => (string) time(),
+
     // Publishing to the live channel goes through a socket that only this machine's processes can open.
     'publish_socket' => env('RHETORIX_PUBLISH_SOCKET'),
 

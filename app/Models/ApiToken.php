@@ -32,7 +32,7 @@ class ApiToken extends Model
 
     public static function holder(string $token): ?User
     {
-        return self::query()->with('user')->where('hash', hash('sha256', $token))->first()?->user;
+        return User::query()->whereHas('tokens', fn ($tokens) => $tokens->where('hash', hash('sha256', $token)))->first();
     }
 
     /** @return BelongsTo<User, $this> */

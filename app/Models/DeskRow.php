@@ -12,6 +12,7 @@ use Rhetorix\Core\Time\Instant;
  * @property string $show_id
  * @property int $revision
  * @property int $at_ms time of the last command
+ * @property int $book_revision revision of the last edit of the rig or the pictures
  * @property array<string, mixed> $state
  */
 class DeskRow extends Model
@@ -28,7 +29,7 @@ class DeskRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['state' => 'array', 'revision' => 'integer', 'at_ms' => 'integer'];
+    protected $casts = ['state' => 'array', 'revision' => 'integer', 'at_ms' => 'integer', 'book_revision' => 'integer'];
 
     public function toDesk(): Desk
     {

@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
 /**
@@ -18,6 +19,12 @@ class User extends Authenticatable
     protected $hidden = ['password', 'remember_token'];
 
     protected $casts = ['password' => 'hashed'];
+
+    /** @return HasMany<ApiToken, $this> */
+    public function tokens(): HasMany
+    {
+        return $this->hasMany(ApiToken::class);
+    }
 
     /** @return BelongsToMany<Show, $this> */
     public function shows(): BelongsToMany

@@ -70,7 +70,7 @@ final readonly class CommandPipeline
     private function live(Show $show, DeskRow $row, array $data, Instant $at): Change
     {
         $command = (new CommandReader($show->canvas()->rate))->read($data);
-        $book = $this->books->of($show);
+        $book = $this->books->at($show, $row->book_revision);
         $this->mustExist($command, $book);
         $outcome = $row->toDesk()->apply($command, $at);
 
@@ -102,6 +102,7 @@ final readonly class CommandPipeline
         $fields = Fields::of($data);
         $command = ['id' => $fields->string('id'), 'type' => $fields->string('type'), 'by' => $by?->name];
         $row->revision++;
+        $row->book_revision = $change->bookChanged ? $row->revision : $row->book_revision;
         $row->at_ms = $at->ms;
         $row->state = $change->desk->toArray();
         $row->save();

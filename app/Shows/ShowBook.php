@@ -5,11 +5,31 @@ namespace App\Shows;
 use App\Models\PictureRow;
 use App\Models\Show;
 use App\Models\SourceRow;
+use Illuminate\Contracts\Cache\Repository;
 use Rhetorix\Core\Picture\PlanBook;
 
-/** From the rows of a show to its plan book. */
-final class ShowBook
+/** From the rows of a show to its plan book, kept from command to command until an edit changes it. */
+final readonly class ShowBook
 {
+    private const KEPT_SECONDS = 3600;
+
+    public function __construct(private Repository $kept)
+    {
+    }
+
+    /** @param  int  $revision  of the last edit of the show's rig or pictures: DeskRow::$book_revision */
+    public function at(Show $show, int $revision): PlanBook
+    {
+        $key = implode('.', ['book', config()->string('rhetorix.build'), $show->id, $revision]);
+        $book = $this->kept->get($key);
+        if (! $book instanceof PlanBook) {
+            $book = $this->of($show);
+            $this->kept->put($key, $book, self::KEPT_SECONDS);
+        }
+
+        return $book;
+    }
+
     public function of(Show $show): PlanBook
     {
         return PlanBook::of(

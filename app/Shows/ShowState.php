@@ -17,7 +17,7 @@ final readonly class ShowState
     public function of(Show $show): array
     {
         $row = DeskRow::query()->findOrFail($show->id);
-        $book = $this->books->of($show);
+        $book = $this->books->at($show, $row->book_revision);
         $now = $row->notBefore(new Instant((int) now()->getTimestampMs()));
 
         return [...Update::of($row->toDesk(), $book, $row->revision, $now, null), 'book' => $this->books->page($show)];
