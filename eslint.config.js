@@ -1,7 +1,7 @@
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['vendor/', 'node_modules/', 'public/', 'data/', 'test-results/', 'eslint.config.js'] },
+  { ignores: ['vendor/', 'node_modules/', 'public/', 'data/', 'test-results/', 'eslint.config.js', 'standins/**/*.mjs'] },
   ...tseslint.configs.strictTypeChecked,
   {
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },

@@ -19,8 +19,20 @@ return [
     // Stills are made only while some panel asks for them.
     'stills_wanted_seconds' => 6,
 
+    // A phone's link ends by itself; the device that holds it and was not heard of for so long has left its place.
+    'join_link_hours' => 12,
+    'join_silence_seconds' => 8,
+
+    // Where phones reach this computer, when it serves the network (bin/start --lan).
+    'lan_url' => env('RHETORIX_LAN_URL'),
+
     'media' => [
+        // pixels of the longer side of a still
         'longest_side' => 8192,
-        'megabytes' => 25,
+        'megabytes' => ['still' => 25, 'deck' => 200, 'clip' => 2000],
+        'most_pages' => 500,
     ],
+
+    // The simulated network camera that ships with the product.
+    'stand_in_camera' => ['port' => env('RHETORIX_CAMERA_PORT'), 'user' => 'operator', 'password' => 'reading-stones'],
 ];

@@ -4,6 +4,7 @@ namespace Tests;
 
 use App\Live\Channel;
 use App\Models\Show;
+use App\Models\Upload;
 use App\Models\User;
 use App\Shows\CommandPipeline;
 use App\Shows\ShowMaker;
@@ -52,6 +53,15 @@ abstract class TestCase extends BaseTestCase
         $this->command($show, $by, 'source.connect', ['name' => $name, 'kind' => $kind, 'settings' => $settings]);
 
         return $show->sources()->where('name', $name)->firstOrFail()->id;
+    }
+
+    /** A file that has arrived whole, as the upload routes leave it. */
+    public function uploaded(Show $show, User $by, string $name, string $contents): Upload
+    {
+        $upload = Upload::query()->create(['show_id' => $show->id, 'user_id' => $by->id, 'name' => $name, 'bytes' => strlen($contents)]);
+        file_put_contents($upload->path(), $contents);
+
+        return $upload;
     }
 
     public function pictureOf(Show $show, string $name): string

@@ -4,31 +4,32 @@ namespace App\Media;
 
 use Rhetorix\Core\Support\Refusal;
 
+/** Why a file cannot be used, and what to do about it. */
 final class BadMedia extends Refusal
 {
-    public static function notArrived(int $error): self
+    public static function notArrived(): self
     {
-        return new self(match ($error) {
-            UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE => 'This file is larger than the server takes. Save the image smaller and choose it again.',
-            UPLOAD_ERR_NO_FILE => 'No file arrived. Choose an image file.',
-            UPLOAD_ERR_CANT_WRITE, UPLOAD_ERR_NO_TMP_DIR => 'The server cannot store the file: its disk is full or not writable. Make room and try again.',
-            default => 'The file arrived only in part. Choose it again.',
-        });
+        return new self('The file arrived only in part. Choose it again: it goes on where it stopped.');
+    }
+
+    public static function noRoom(): self
+    {
+        return new self('The server cannot store this file: its disk is nearly full. Make room and choose the file again.');
     }
 
     public static function empty(string $name): self
     {
-        return new self("“{$name}” is empty (0 bytes). Save the image again and choose it then.");
+        return new self("“{$name}” is empty (0 bytes). Save it again and choose it then.");
     }
 
-    public static function tooLarge(int $megabytes): self
+    public static function tooLarge(string $kind, int $megabytes): self
     {
-        return new self("A still may have at most {$megabytes} MB. Save the image smaller and choose it again.");
+        return new self("A {$kind} may have at most {$megabytes} MB. Save it smaller and choose it again.");
     }
 
-    public static function notAnImage(string $name): self
+    public static function notKnown(string $name): self
     {
-        return new self("“{$name}” is not an image that can be shown. Choose a PNG, JPEG, WebP or GIF file.");
+        return new self("“{$name}” is neither an image, a PDF nor a clip that can be shown, whatever its name says. Choose a PNG, JPEG, WebP, GIF or SVG image, a PDF, or an MP4, WebM, OGG, MP3, WAV or FLAC file.");
     }
 
     public static function tooManyPixels(int $width, int $height, int $most): self
@@ -38,6 +39,31 @@ final class BadMedia extends Refusal
 
     public static function broken(string $name): self
     {
-        return new self("“{$name}” begins like an image but cannot be read to its end. Save it again and choose it then.");
+        return new self("“{$name}” begins well but cannot be read to its end. Save it again and choose it then.");
+    }
+
+    public static function svgWithScripts(string $name): self
+    {
+        return new self("“{$name}” is a drawing with scripts or with parts that lie elsewhere, which are not let in. Save it as a plain SVG or as PNG and choose that.");
+    }
+
+    public static function lockedDeck(string $name): self
+    {
+        return new self("“{$name}” is locked with a password. Save it without one and choose it again.");
+    }
+
+    public static function tooManyPages(int $pages, int $most): self
+    {
+        return new self("This deck has {$pages} pages; at most {$most} can be shown. Save the part that you need and choose that.");
+    }
+
+    public static function cannotBePlayed(string $name, string $codec): self
+    {
+        return new self("“{$name}” is coded as {$codec}, which browsers cannot play. Save it as MP4 (H.264 with AAC) or as WebM and choose that.");
+    }
+
+    public static function withoutLength(string $name): self
+    {
+        return new self("“{$name}” does not say how long it is, as a recording that was cut off. Save it again with a program that finishes the file.");
     }
 }

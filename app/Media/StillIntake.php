@@ -2,31 +2,26 @@
 
 namespace App\Media;
 
-use App\Models\Medium;
-use App\Models\Show;
-use Illuminate\Http\UploadedFile;
-
-/** Takes in an image file, after looking whether it really is one. */
-final class StillIntake
+/** Looks whether a file really is an image that can be shown. */
+final readonly class StillIntake
 {
     private const TYPES = [IMAGETYPE_PNG => 'image/png', IMAGETYPE_JPEG => 'image/jpeg', IMAGETYPE_WEBP => 'image/webp', IMAGETYPE_GIF => 'image/gif'];
 
-    /** @throws BadMedia */
-    public function take(Show $show, mixed $file): Medium
+    public function __construct(private SvgCheck $svg)
     {
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw BadMedia::notArrived($file instanceof UploadedFile ? $file->getError() : UPLOAD_ERR_NO_FILE);
-        }
-        if ($file->getSize() === 0) {
-            throw BadMedia::empty($file->getClientOriginalName());
-        }
-        $most = config()->integer('rhetorix.media.megabytes');
-        if ($file->getSize() > $most * 1_048_576) {
-            throw BadMedia::tooLarge($most);
-        }
-        $info = @getimagesize($file->getPathname());
+    }
+
+    /**
+     * @return array<string, mixed> what has to be remembered of it
+     *
+     * @throws BadMedia
+     */
+    public function look(string $path, string $name, int $bytes): array
+    {
+        MediaIntake::mustNotExceed('still', $bytes);
+        $info = @getimagesize($path);
         if ($info === false || ! isset(self::TYPES[$info[2]])) {
-            throw BadMedia::notAnImage($file->getClientOriginalName());
+            return $this->lookAtText($path, $name, $bytes);
         }
         [$width, $height] = $info;
         $side = config()->integer('rhetorix.media.longest_side');
@@ -34,25 +29,29 @@ final class StillIntake
             throw BadMedia::tooManyPixels($width, $height, $side);
         }
         // A header may lie: decoding shows whether the picture is all there.
-        if (@imagecreatefromstring((string) file_get_contents($file->getPathname())) === false) {
-            throw BadMedia::broken($file->getClientOriginalName());
+        if (@imagecreatefromstring((string) file_get_contents($path)) === false) {
+            throw BadMedia::broken($name);
         }
 
-        $hash = (string) hash_file('sha256', $file->getPathname());
-        $medium = new Medium([
-            'show_id' => $show->id,
-            'hash' => $hash,
-            'name' => mb_substr($file->getClientOriginalName(), 0, 200),
-            'mime' => self::TYPES[$info[2]],
-            'width' => $width,
-            'height' => $height,
-            'bytes' => $file->getSize(),
-        ]);
-        if (! is_file($medium->path())) {
-            $file->move(dirname($medium->path()), $hash);
-        }
-        $medium->save();
+        return ['kind' => 'still', 'mime' => self::TYPES[$info[2]], 'width' => $width, 'height' => $height];
+    }
 
-        return $medium;
+    /**
+     * The one image that is text.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws BadMedia
+     */
+    public function lookAtText(string $path, string $name, int $bytes): array
+    {
+        MediaIntake::mustNotExceed('still', min($bytes, PHP_INT_MAX));
+        $text = (string) file_get_contents($path, length: 5_000_000);
+        if (stripos($text, '<svg') === false) {
+            throw BadMedia::notKnown($name);
+        }
+        [$width, $height] = $this->svg->size($text, $name);
+
+        return ['kind' => 'still', 'mime' => 'image/svg+xml', 'width' => $width, 'height' => $height];
     }
 }

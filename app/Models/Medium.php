@@ -13,8 +13,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $hash
  * @property string $name
  * @property string $mime
- * @property int $width pixels
- * @property int $height pixels
+ * @property string $kind "still", "deck" or "clip"
+ * @property ?int $width pixels; none for music
+ * @property ?int $height pixels
+ * @property ?int $pages of a deck
+ * @property ?int $length_ms of a clip
  * @property int $bytes
  */
 class Medium extends Model

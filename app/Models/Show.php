@@ -18,6 +18,7 @@ use Rhetorix\Core\Time\FrameRate;
  * @property int $canvas_height
  * @property int $frame_rate
  * @property DeskRow $desk
+ * @property ?SignalWatch $signalWatch
  */
 class Show extends Model
 {
@@ -60,6 +61,24 @@ class Show extends Model
     public function asRun(): HasMany
     {
         return $this->hasMany(AsRunEntry::class)->orderBy('revision');
+    }
+
+    /** @return HasOne<SignalWatch, $this> */
+    public function signalWatch(): HasOne
+    {
+        return $this->hasOne(SignalWatch::class);
+    }
+
+    /** @return HasMany<Upload, $this> */
+    public function uploads(): HasMany
+    {
+        return $this->hasMany(Upload::class);
+    }
+
+    /** @return HasMany<NetworkCamera, $this> */
+    public function networkCameras(): HasMany
+    {
+        return $this->hasMany(NetworkCamera::class);
     }
 
     /** @return HasMany<Medium, $this> */

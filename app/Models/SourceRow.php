@@ -7,9 +7,13 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Picture\Group;
+use Rhetorix\Core\Rig\Clip;
+use Rhetorix\Core\Rig\Deck;
 use Rhetorix\Core\Rig\Hearing;
+use Rhetorix\Core\Rig\Live\ClipEnd;
 use Rhetorix\Core\Rig\Source;
 use Rhetorix\Core\Rig\SourceKind;
+use Rhetorix\Core\Time\Milliseconds;
 
 /**
  * @property string $id
@@ -24,6 +28,7 @@ use Rhetorix\Core\Rig\SourceKind;
  * @property int $position
  * @property int $changed_revision
  * @property ?PictureRow $ownPicture
+ * @property ?JoinLink $joinLink
  */
 class SourceRow extends Model
 {
@@ -49,7 +54,46 @@ class SourceRow extends Model
             $this->picture_group,
             $this->hearing,
             $this->width !== null && $this->height !== null ? new Size($this->width, $this->height) : null,
+            $this->deck(),
+            $this->clip(),
+            $this->setting('colour') ?? $this->setting('pattern'),
         );
+    }
+
+    /** A text among the settings, or null. */
+    public function setting(string $name): ?string
+    {
+        $value = $this->settings[$name] ?? null;
+
+        return is_string($value) ? $value : null;
+    }
+
+    private function deck(): ?Deck
+    {
+        return $this->kind === SourceKind::Deck ? new Deck($this->setting('group') ?? $this->id, $this->whole('pages', 1)) : null;
+    }
+
+    private function clip(): ?Clip
+    {
+        return $this->kind !== SourceKind::Clip ? null : new Clip(
+            Milliseconds::of($this->whole('length_ms')),
+            Milliseconds::of($this->whole('cue_ms')),
+            ClipEnd::tryFrom($this->setting('end') ?? '') ?? ClipEnd::Hold,
+            $this->width === null,
+        );
+    }
+
+    private function whole(string $name, int $otherwise = 0): int
+    {
+        $value = $this->settings[$name] ?? null;
+
+        return is_int($value) && $value >= 0 ? $value : $otherwise;
+    }
+
+    /** @return HasOne<JoinLink, $this> */
+    public function joinLink(): HasOne
+    {
+        return $this->hasOne(JoinLink::class, 'source_id');
     }
 
     /** @return HasOne<PictureRow, $this> */

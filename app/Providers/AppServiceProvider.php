@@ -27,6 +27,7 @@ class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->environment('production'));
         Gate::policy(Show::class, ShowPolicy::class);
         Auth::viaRequest('bearer', fn (Request $request) => $request->bearerToken() === null ? null : ApiToken::holder($request->bearerToken()));
+        RateLimiter::for('join', fn (Request $request) => Limit::perMinute(120)->by((string) $request->ip()));
         RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(10)->by($request->string('email').'|'.$request->ip()));
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Shows;
 
 use App\Models\Show;
+use Rhetorix\Core\Rig\SourceKind;
 
 /** Says an event of the as-run list as a person would. */
 final class AsRunSentence
@@ -12,12 +13,18 @@ final class AsRunSentence
 
     public function prepare(Show $show): void
     {
+        $groups = [];
         /** @var array<string, string> $names */
         $names = [
             ...$show->pictures()->pluck('name', 'id')->all(),
             ...$show->sources()->pluck('name', 'id')->all(),
             'holding' => 'Holding card',
         ];
+        foreach ($show->sources()->where('kind', SourceKind::Deck)->get() as $deck) {
+            $group = $deck->setting('group') ?? $deck->id;
+            $names[$group] = isset($groups[$group]) ? "{$groups[$group]} + {$deck->name}" : $deck->name;
+            $groups[$group] = $names[$group];
+        }
         $this->names = $names;
     }
 
@@ -39,6 +46,11 @@ final class AsRunSentence
             'forget' => 'Preview is empty: its picture was deleted',
             'choose' => "Transition: {$detail}",
             'sound' => "Sound of {$name}: {$detail}",
+            'handle' => "{$name}: {$detail}",
+            'page' => "{$name}: page {$detail}",
+            'set' => "{$name} set: {$detail}",
+            'rematched' => "{$name} was matched with its device again",
+            'linked' => "Decks: {$detail}",
             'connected' => "Connected {$detail}",
             'renamed' => "A source is now called {$detail}",
             'measured' => "{$name} delivers {$detail}",

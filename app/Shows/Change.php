@@ -11,6 +11,7 @@ final readonly class Change
 {
     /**
      * @param  list<DeskEvent>  $events
+     * @param  array<string, mixed>  $pages  pages of the book that look different now, while the rest of it is the same
      * @param  ?array<mixed>  $deskCommand  what Replay has to apply to get the same desk
      */
     public function __construct(
@@ -19,6 +20,7 @@ final readonly class Change
         public array $events,
         public ?array $deskCommand,
         public bool $bookChanged,
+        public array $pages = [],
     ) {
     }
 }

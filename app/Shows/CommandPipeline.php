@@ -16,8 +16,10 @@ use Rhetorix\Core\Support\Refusal;
 use Rhetorix\Core\Switching\Command\Action;
 use Rhetorix\Core\Switching\Command\Command;
 use Rhetorix\Core\Switching\Command\CommandReader;
+use Rhetorix\Core\Switching\Command\Handle;
 use Rhetorix\Core\Switching\Command\Press;
 use Rhetorix\Core\Switching\Command\SetStrip;
+use Rhetorix\Core\Switching\Command\TurnPage;
 use Rhetorix\Core\Time\Instant;
 
 /**
@@ -74,7 +76,10 @@ final readonly class CommandPipeline
         $this->mustExist($command, $book);
         $outcome = $row->toDesk()->apply($command, $at);
 
-        return new Change($outcome->desk, $book, $outcome->events, (array) $data, false);
+        $book = $book->handled($outcome->desk->handlings);
+        $pages = $command instanceof Handle && $command->reshapes() ? ['pages' => $book->pagesWith($command->source), 'sources' => $book->sourcePage($command->source)] : [];
+
+        return new Change($outcome->desk, $book, $outcome->events, (array) $data, false, $pages);
     }
 
     private function edit(Show $show, DeskRow $row, string $type, Fields $fields, Instant $at): Change
@@ -83,14 +88,12 @@ final readonly class CommandPipeline
         $desk = $row->toDesk()->settled($at);
         $events = [...$desk->events, ...$result->events($at)];
         $desk = $desk->desk;
-        foreach ($result->forgets as $picture) {
-            $forget = new Press($fields->string('id', 64), Action::Forget, $picture);
-            $outcome = $desk->apply($forget, $at);
+        foreach ($result->deskCommands($fields->string('id', 64)) as $command) {
+            $outcome = $desk->apply($command, $at);
             [$desk, $events] = [$outcome->desk, [...$events, ...$outcome->events]];
         }
-        $deskCommand = $result->forgets === [] ? null : ['forget' => $result->forgets];
 
-        return new Change($desk, $this->books->of($show), $events, $deskCommand, true);
+        return new Change($desk, $this->books->of($show)->handled($desk->handlings), $events, $result->deskCommand(), true);
     }
 
     /**
@@ -108,6 +111,7 @@ final readonly class CommandPipeline
         $row->save();
 
         $answer = Update::of($change->desk, $change->book, $row->revision, $at, $command);
+        $answer += $change->pages;
         AsRunEntry::query()->create([
             'show_id' => $show->id,
             'revision' => $row->revision,
@@ -121,14 +125,14 @@ final readonly class CommandPipeline
             'answer' => $answer,
         ]);
 
-        return $change->bookChanged ? [...$answer, 'book' => $this->books->page($show)] : $answer;
+        return $change->bookChanged ? [...$answer, 'book' => $this->books->page($show, $change->book)] : $answer;
     }
 
     /** @return array<string, mixed> the same answer again, with the book as it is now for an edit */
     private function repeated(AsRunEntry $seen, Show $show): array
     {
         return $this->edits->knows($seen->type)
-            ? [...(array) $seen->answer, 'book' => $this->books->page($show)]
+            ? [...(array) $seen->answer, 'book' => $this->books->page($show, $this->books->of($show)->handled($show->desk->toDesk()->handlings))]
             : (array) $seen->answer;
     }
 
@@ -140,8 +144,14 @@ final readonly class CommandPipeline
         if ($command instanceof Press && $command->picture !== null && ! $book->has($command->picture)) {
             throw new Refusal('This picture is not in the show any more. Choose another one.');
         }
-        if ($command instanceof SetStrip && ! isset($book->sources()[$command->source])) {
+        if (($command instanceof SetStrip || $command instanceof Handle) && ! isset($book->sources()[$command->source])) {
             throw new Refusal('This source is not in the show any more.');
+        }
+        if ($command instanceof TurnPage) {
+            $last = $book->linkedDecks($command->group)?->last() ?? throw new Refusal('This deck is not in the show any more.');
+            if ($command->position > $last) {
+                throw new Refusal("There is no page {$command->position}; the last one is {$last}.");
+            }
         }
     }
 }

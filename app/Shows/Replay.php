@@ -4,9 +4,8 @@ namespace App\Shows;
 
 use App\Models\AsRunEntry;
 use App\Models\Show;
-use Rhetorix\Core\Switching\Command\Action;
+use App\Shows\Edits\EditResult;
 use Rhetorix\Core\Switching\Command\CommandReader;
-use Rhetorix\Core\Switching\Command\Press;
 use Rhetorix\Core\Switching\Desk;
 use Rhetorix\Core\Time\Instant;
 
@@ -32,11 +31,8 @@ final class Replay
     private function commands(AsRunEntry $entry, CommandReader $reader): array
     {
         $data = $entry->desk_command ?? [];
-        if (is_array($data['forget'] ?? null)) {
-            return array_values(array_map(
-                fn (mixed $picture): Press => new Press($entry->command_id, Action::Forget, is_string($picture) ? $picture : null),
-                $data['forget'],
-            ));
+        if (isset($data['forget']) || isset($data['turn'])) {
+            return EditResult::commandsAgain($entry->command_id, $data);
         }
 
         return $data === [] ? [] : [$reader->read($data)];

@@ -46,9 +46,9 @@ final readonly class ShowBook
      *
      * @return array<string, mixed>
      */
-    public function page(Show $show): array
+    public function page(Show $show, PlanBook $book): array
     {
-        $page = $this->of($show)->toArray();
+        $page = $book->toArray();
         foreach ($show->sources()->get() as $row) {
             $page['sources'][$row->id] += ['settings' => (object) $row->settings, 'width' => $row->width, 'height' => $row->height];
         }

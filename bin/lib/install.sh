@@ -1,7 +1,7 @@
 # Installs what the project needs and what is missing. Sourced, not run.
 
-PACKAGES_RUN="postgresql-15 php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-curl php8.2-zip nginx libnginx-mod-nchan supervisor curl unzip"
-PACKAGES_TEST="chromium ffmpeg"
+PACKAGES_RUN="postgresql-15 php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-gd php8.2-curl php8.2-zip nginx libnginx-mod-nchan supervisor curl unzip openssl hostname poppler-utils ffmpeg fonts-dejavu-core"
+PACKAGES_TEST="chromium"
 
 installed() { dpkg-query -W -f '${Status}' "$1" 2>/dev/null | grep -q 'ok installed'; }
 
@@ -55,6 +55,9 @@ build_assets() {
     say "Building styles and scripts"
     (cd "$ROOT" && npx --no-install vite build >/tmp/rhetorix-vite.log 2>&1) \
         || { tail -15 /tmp/rhetorix-vite.log >&2; die "styles and scripts could not be built; the last lines are above."; }
+    # What a PDF may need and does not bring along.
+    mkdir -p "$ROOT/public/build/pdf"
+    cp -r "$ROOT"/node_modules/pdfjs-dist/{standard_fonts,cmaps,wasm,iccs} "$ROOT/public/build/pdf/"
     printf '%s' "$sum" >"$stamp"
 }
 

@@ -7,7 +7,7 @@ fill_template() {
         -e "s#{{PG_BIN}}#$PG_BIN#g" -e "s#{{WEB_USER}}#$(web_user)#g" -e "s#{{DATABASE_USER}}#$(database_user)#g" \
         -e "s#{{USER_LINE_WEB}}#$(is_root && echo "user=$(web_user)")#g" \
         -e "s#{{USER_LINE_DATABASE}}#$(is_root && echo "user=$(database_user)")#g" \
-        -e "s#{{NCHAN}}#$NCHAN_MODULE#g" "$ROOT/deploy/local/$1" >"$DATA/conf/$1"
+        -e "s#{{CAMERA_PORT}}#$CAMERA_PORT#g" -e "s#{{LAN_PORT}}#${LAN_PORT:-}#g" -e "s#{{NCHAN}}#$NCHAN_MODULE#g" "$ROOT/deploy/local/$1" >"$DATA/conf/$1"
 }
 
 make_data_folder() {
@@ -17,7 +17,7 @@ make_data_folder() {
     [ ${#DATA} -le 80 ] || die "the path of the data folder is too long for the sockets in it ($DATA). Choose a shorter one with --data."
     case "$DATA" in *[!A-Za-z0-9/._-]*) die "the path of the data folder ($DATA) may have letters, digits, dots, dashes and slashes only. Choose another with --data." ;; esac
     need_room "$DATA" 400
-    mkdir -p "$DATA"/{conf,run,log,tmp} "$DATA"/storage/{app,logs,media,stills,framework/{cache/data,sessions,views}}
+    mkdir -p "$DATA"/{conf,run,log,tmp} "$DATA"/storage/{app,logs,media,stills,uploads,framework/{cache/data,sessions,views}}
     if is_root; then
         chown www-data:www-data "$DATA"/run "$DATA"/log "$DATA"/tmp
         chown -R www-data:www-data "$DATA/storage"
@@ -55,10 +55,40 @@ RHETORIX_PUBLISH_SOCKET=$DATA/run/publish.sock
 ENV
         )
     fi
-    sed -i -e '/^APP_URL=/d' -e '/^DB_PORT=/d' -e '/^SESSION_COOKIE=/d' "$file"
-    printf 'APP_URL=http://127.0.0.1:%s\nDB_PORT=%s\nSESSION_COOKIE=rhetorix_%s\n' "$PORT" "$DB_PORT" "$PORT" >>"$file"
+    sed -i -e '/^APP_URL=/d' -e '/^DB_PORT=/d' -e '/^SESSION_COOKIE=/d' -e '/^RHETORIX_CAMERA_PORT=/d' -e '/^RHETORIX_LAN_URL=/d' "$file"
+    printf 'APP_URL=http://127.0.0.1:%s\nDB_PORT=%s\nSESSION_COOKIE=rhetorix_%s\nRHETORIX_CAMERA_PORT=%s\n' "$PORT" "$DB_PORT" "$PORT" "$CAMERA_PORT" >>"$file"
+    [ -z "${LAN_PORT:-}" ] || printf 'RHETORIX_LAN_URL=https://%s:%s\n' "$LAN_ADDRESS" "$LAN_PORT" >>"$file"
     ! is_root || chown root:www-data "$file"
     DB_PASSWORD=$(sed -n 's/^DB_PASSWORD=//p' "$file")
+}
+
+# The port of the simulated network camera: chosen once, kept with the data.
+choose_camera_port() {
+    CAMERA_PORT=$(cat "$DATA/run/camera-port" 2>/dev/null || true)
+    [ -n "$CAMERA_PORT" ] || CAMERA_PORT=$(free_port)
+    echo "$CAMERA_PORT" >"$DATA/run/camera-port"
+}
+
+# --lan: the same site for the network, over TLS, since phones give their camera only to secure pages.
+# The certificate is made here for the addresses of this computer, so a phone asks once whether to trust it.
+make_lan_site() {
+    [ -n "${LAN_PORT:-}" ] || { : >"$DATA/conf/lan.conf"; return 0; }
+    local names="DNS:localhost,IP:127.0.0.1" address
+    LAN_ADDRESS=""
+    for address in $(hostname -I 2>/dev/null); do
+        case "$address" in *:*) continue ;; esac
+        LAN_ADDRESS=${LAN_ADDRESS:-$address}
+        names="$names,IP:$address"
+    done
+    [ -n "$LAN_ADDRESS" ] || die "this computer is in no network, so nobody could reach it. Join a network and start again with --lan, or start without it."
+    if [ "$(cat "$DATA/conf/tls.names" 2>/dev/null)" != "$names" ]; then
+        openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 365 -subj "/CN=Rhetorix on $LAN_ADDRESS" -addext "subjectAltName=$names" \
+            -keyout "$DATA/conf/tls.key" -out "$DATA/conf/tls.pem" >"$DATA/log/openssl.log" 2>&1 || die "the certificate for the network could not be made; see $DATA/log/openssl.log."
+        ! is_root || chown www-data "$DATA/conf/tls.key"
+        chmod 600 "$DATA/conf/tls.key"
+        echo "$names" >"$DATA/conf/tls.names"
+    fi
+    fill_template lan.conf
 }
 
 make_database_cluster() {

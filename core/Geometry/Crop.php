@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Geometry;
 
+use Rhetorix\Core\Support\Fields;
+
 /**
  * The part of a source that is used, in fractions of the source's width and
  * height: 0 is its left or top edge, 1 its right or bottom edge.
@@ -29,6 +31,28 @@ final readonly class Crop
     public static function whole(): self
     {
         return new self(0.0, 0.0, 1.0, 1.0);
+    }
+
+    /** @throws BadGeometry when the crop leaves the source or has no area */
+    public static function fromFields(Fields $fields): self
+    {
+        return new self($fields->number('x', 0, 1), $fields->number('y', 0, 1), $fields->number('width', 0, 1), $fields->number('height', 0, 1));
+    }
+
+    public function isWhole(): bool
+    {
+        return $this == self::whole();
+    }
+
+    /** A part of this part: fractions of the crop become fractions of the source. */
+    public function part(self $inner): self
+    {
+        return new self(
+            $this->x + $inner->x * $this->width,
+            $this->y + $inner->y * $this->height,
+            $inner->width * $this->width,
+            $inner->height * $this->height,
+        );
     }
 
     /** The crop in pixels of a source of this size. */

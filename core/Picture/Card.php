@@ -39,6 +39,18 @@ final readonly class Card
         return self::twoLines($size, self::SLATE, self::CHALK, $source, 'No picture at the moment');
     }
 
+    /** What is shown in place of a source that somebody blanked. */
+    public static function blank(string $source, Size $size): self
+    {
+        return self::twoLines($size, self::SLATE, self::CHALK, $source, 'This picture is hidden for a moment');
+    }
+
+    /** A place for somebody who is not there yet. */
+    public static function waitingFor(string $source, Size $size): self
+    {
+        return self::twoLines($size, self::SLATE, self::CHALK, $source, 'Not here yet');
+    }
+
     private static function twoLines(Size $size, string $ground, string $ink, string $head, string $text): self
     {
         $unit = min($size->width, $size->height);

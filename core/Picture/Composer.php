@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rhetorix\Core\Picture;
 
 use Rhetorix\Core\Layout\Window;
+use Rhetorix\Core\Rig\Live\Handlings;
 use Rhetorix\Core\Rig\Source;
 
 /** From what a picture means to what has to be painted. */
@@ -13,9 +14,12 @@ final readonly class Composer
     /** Behind every window: what shows at the free edges of material that does not fill the canvas. */
     private const BACKGROUND = '#14181f';
 
+    private Handlings $handlings;
+
     /** @param  array<string, Source>  $sources by id */
-    public function __construct(private Canvas $canvas, private array $sources)
+    public function __construct(private Canvas $canvas, private array $sources, ?Handlings $handlings = null)
     {
+        $this->handlings = $handlings ?? Handlings::none();
     }
 
     public function compose(Picture $picture): FramePlan
@@ -40,9 +44,10 @@ final readonly class Composer
 
     private function layer(Window $window, Source $source): Layer
     {
-        $fit = $window->fit ?? $source->kind->fitAlone($source->group);
-        $placed = $fit->place($source->layoutSize(), $window->rect);
+        $framing = $this->handlings->of($source->id)->framing;
+        $seen = $framing->size($source->layoutSize());
+        $placed = ($window->fit ?? $source->fitAlone($seen))->place($seen, $window->rect);
 
-        return Layer::ofSource($window->slot, $source->id, $placed->dest, $placed->crop);
+        return Layer::ofSource($window->slot, $source->id, $placed->dest, $framing->toSource($placed->crop), orientation: $framing->orientation);
     }
 }

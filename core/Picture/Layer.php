@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rhetorix\Core\Picture;
 
 use Rhetorix\Core\Geometry\Crop;
+use Rhetorix\Core\Geometry\Orientation;
 use Rhetorix\Core\Geometry\Rect;
 
 /** One thing painted on the canvas: a part of a source, or a card. */
@@ -17,23 +18,25 @@ final readonly class Layer
         public Rect $dest,
         public Crop $crop,
         public float $opacity,
+        public Orientation $orientation,
     ) {
     }
 
     /**
      * @param  string  $key  stays the same while the same window is meant
      * @param  Rect  $dest  canvas pixels
-     * @param  Crop  $crop  fractions of the source
+     * @param  Crop  $crop  fractions of the source, before it is turned
      * @param  float  $opacity  0 to 1
+     * @param  Orientation  $orientation  how the crop is turned into dest
      */
-    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0): self
+    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0, Orientation $orientation = Orientation::Upright): self
     {
-        return new self($key, $source, null, $dest, $crop, $opacity);
+        return new self($key, $source, null, $dest, $crop, $opacity, $orientation);
     }
 
     public static function ofCard(string $key, Card $card): self
     {
-        return new self($key, null, $card, $card->size->asRect(), Crop::whole(), 1.0);
+        return new self($key, null, $card, $card->size->asRect(), Crop::whole(), 1.0, Orientation::Upright);
     }
 
     /** Whether nothing shows through. */
@@ -51,6 +54,8 @@ final readonly class Layer
             'card' => $this->card?->toArray(),
             'dest' => $this->dest->toArray(),
             'crop' => $this->crop->toArray(),
+            'turn' => $this->orientation->quarterTurns(),
+            'mirror' => $this->orientation->isMirrored(),
             'opacity' => $this->opacity,
         ];
     }

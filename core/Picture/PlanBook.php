@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Picture;
 
+use Rhetorix\Core\Geometry\Orientation;
+use Rhetorix\Core\LineUp\Health\Thresholds;
 use Rhetorix\Core\Rig\DeviceProblem;
+use Rhetorix\Core\Rig\Live\Handlings;
+use Rhetorix\Core\Rig\Live\LinkedDecks;
+use Rhetorix\Core\Rig\Live\Magnify;
 use Rhetorix\Core\Rig\SignalTimes;
 use Rhetorix\Core\Rig\Source;
 use Rhetorix\Core\Sound\MainMix;
@@ -34,6 +39,7 @@ final class PlanBook
         private readonly string $show,
         private readonly array $sources,
         private readonly array $pictures,
+        private readonly Handlings $handlings,
     ) {
     }
 
@@ -43,7 +49,13 @@ final class PlanBook
      */
     public static function of(Canvas $canvas, string $show, array $sources, array $pictures): self
     {
-        return new self($canvas, $show, array_column($sources, null, 'id'), array_column($pictures, null, 'id'));
+        return new self($canvas, $show, array_column($sources, null, 'id'), array_column($pictures, null, 'id'), Handlings::none());
+    }
+
+    /** The same book with sources framed as they were handled on the desk. */
+    public function handled(Handlings $handlings): self
+    {
+        return new self($this->canvas, $this->show, $this->sources, $this->pictures, $handlings);
     }
 
     public function has(string $picture): bool
@@ -81,24 +93,63 @@ final class PlanBook
             'canvas' => $this->canvas->toArray(),
             'pictures' => [
                 Desk::HOLDING => $this->page(Desk::HOLDING, 'Holding card', Group::Waiting, KeyPlaces::HOLDING),
-                ...array_map(
-                    fn (Picture $picture): array => $this->page($picture->id, $picture->name, $picture->group, $picture->key),
-                    $this->pictures,
-                ),
+                ...array_map($this->pageOf(...), $this->pictures),
             ],
-            'sources' => array_map(fn (Source $source): array => [
-                'name' => $source->name,
-                'kind' => $source->kind->value,
-                'hearing' => $source->hearing->value,
-                'placeholder' => $source->kind->hasPicture() ? Card::placeholder($source->name, $source->layoutSize())->toArray() : null,
-            ], $this->sources),
+            'sources' => array_map(fn (Source $source): array => SourcePage::of($source, $this->decks(), $this->handlings->of($source->id)->framing), $this->sources),
             'transitions' => $transitions,
             'rules' => Rulebook::standard()->toArray(),
             'showing' => array_map(fn (Showing $showing): array => $showing->toArray(), Showing::all()),
-            'signal' => SignalTimes::toArray(),
+            'handling' => [
+                'orientations' => Orientation::table(),
+                'magnify' => Magnify::STEPS,
+            ],
+            'signal' => [...SignalTimes::toArray(), 'sample' => Thresholds::toArray()],
             'sound' => ['declick_ms' => MainMix::DECLICK_MS, 'meter' => MeterScale::toArray()],
             'problems' => DeviceProblem::toArray(),
         ];
+    }
+
+    /**
+     * The pages of the pictures that show a source, when only its framing has changed.
+     *
+     * @return array<string, array<string, mixed>> by id
+     */
+    public function pagesWith(string $source): array
+    {
+        return array_map($this->pageOf(...), array_filter($this->pictures, fn (Picture $picture): bool => $picture->uses($source)));
+    }
+
+    /** @return array<string, array<string, mixed>> the page of a source, by its id */
+    public function sourcePage(string $source): array
+    {
+        return isset($this->sources[$source])
+            ? [$source => SourcePage::of($this->sources[$source], $this->decks(), $this->handlings->of($source)->framing)]
+            : [];
+    }
+
+    /** The decks that are turned together with a group's name. */
+    public function linkedDecks(string $group): ?LinkedDecks
+    {
+        return $this->decks()[$group] ?? null;
+    }
+
+    /** @return array<string, LinkedDecks> by group */
+    private function decks(): array
+    {
+        $pages = [];
+        foreach ($this->sources as $source) {
+            if ($source->deck !== null) {
+                $pages[$source->deck->group][$source->id] = $source->deck->pages;
+            }
+        }
+
+        return array_map(fn (array $group): LinkedDecks => new LinkedDecks($group), $pages);
+    }
+
+    /** @return array<string, mixed> */
+    private function pageOf(Picture $picture): array
+    {
+        return $this->page($picture->id, $picture->name, $picture->group, $picture->key);
     }
 
     /** @return array<string, mixed> */
@@ -118,7 +169,7 @@ final class PlanBook
 
     private function compose(string $picture): FramePlan
     {
-        $composer = new Composer($this->canvas, $this->sources);
+        $composer = new Composer($this->canvas, $this->sources, $this->handlings);
 
         return isset($this->pictures[$picture])
             ? $composer->compose($this->pictures[$picture])

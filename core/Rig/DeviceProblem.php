@@ -18,6 +18,11 @@ enum DeviceProblem: string
     case WrongSize = 'wrong-size';
     case Ended = 'ended';
     case Insecure = 'insecure';
+    case OwnScreen = 'own-screen';
+    case PhoneAway = 'phone-away';
+    case CameraAway = 'camera-away';
+    case NotYet = 'not-yet';
+    case Unreadable = 'unreadable';
     case Other = 'other';
 
     public function sentence(): string
@@ -30,6 +35,11 @@ enum DeviceProblem: string
             self::WrongSize => 'The device does not offer the size that was asked for. Choose a smaller size.',
             self::Ended => 'The screen is no longer shared. Press Share again to choose what to show.',
             self::Insecure => 'The browser gives no devices to this address. Open the desk on the computer itself or over a secure address.',
+            self::OwnScreen => 'This is the desk itself, which would mirror itself without end. Press Share again and choose another tab, window or screen.',
+            self::PhoneAway => 'The phone or computer has stopped or left the network. Open its link there again; its picture returns by itself.',
+            self::CameraAway => 'The network camera does not answer. Look at its power and its network cable; it is tried again by itself.',
+            self::NotYet => 'Nobody is here yet. Open the link of this place on the device that joins; the place can be laid out already.',
+            self::Unreadable => 'This file cannot be read. It is tried again by itself; if that does not help, bring the file once more and choose it again.',
             self::Other => 'The device did not start. Unplug it, plug it in again, and press Try again.',
         };
     }

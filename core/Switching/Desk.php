@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Switching;
 
+use Rhetorix\Core\Rig\Live\Handlings;
 use Rhetorix\Core\Sound\Decibels;
 use Rhetorix\Core\Sound\Strip;
 use Rhetorix\Core\Support\Fields;
@@ -11,8 +12,10 @@ use Rhetorix\Core\Support\Refusal;
 use Rhetorix\Core\Switching\Command\Action;
 use Rhetorix\Core\Switching\Command\ChooseTransition;
 use Rhetorix\Core\Switching\Command\Command;
+use Rhetorix\Core\Switching\Command\Handle;
 use Rhetorix\Core\Switching\Command\Press;
 use Rhetorix\Core\Switching\Command\SetStrip;
+use Rhetorix\Core\Switching\Command\TurnPage;
 use Rhetorix\Core\Switching\Rules\Registers;
 use Rhetorix\Core\Switching\Rules\Rulebook;
 use Rhetorix\Core\Switching\Rules\Showing;
@@ -22,7 +25,8 @@ use Rhetorix\Core\Time\Instant;
 
 /**
  * The live state of a show: what is on program, what is next, a transition
- * under way, whether program is covered, and the strips of the main mix.
+ * under way, whether program is covered, the strips of the main mix, and what
+ * was done to sources by hand.
  * Immutable; a command makes a new one.
  */
 final readonly class Desk
@@ -51,13 +55,14 @@ final readonly class Desk
         private Registers $registers,
         public Transition $chosen,
         private array $strips,
+        public Handlings $handlings,
     ) {
     }
 
     /** The holding picture is on program, and nothing is next. */
     public static function empty(): self
     {
-        return new self(new Registers(self::AT_START), Transition::usual(), []);
+        return new self(new Registers(self::AT_START), Transition::usual(), [], Handlings::none());
     }
 
     public function program(): string
@@ -114,10 +119,12 @@ final readonly class Desk
         $outcome = match (true) {
             $command instanceof Press => $settled->desk->press($command, $at),
             $command instanceof ChooseTransition => new Outcome(
-                new self($settled->desk->registers, $command->transition, $settled->desk->strips),
+                $settled->desk->but(chosen: $command->transition),
                 [new DeskEvent($at, ChooseTransition::NAME, null, $command->transition->label())],
             ),
             $command instanceof SetStrip => $settled->desk->setStrip($command, $at),
+            $command instanceof Handle => $settled->desk->handle($command, $at),
+            $command instanceof TurnPage => $settled->desk->turnPage($command, $at),
             default => throw new Refusal('The desk does not know this command.'),
         };
 
@@ -145,6 +152,7 @@ final readonly class Desk
             ...$this->registers->desk,
             'chosen' => $this->chosen->toArray(),
             'strips' => (object) array_map(fn (Strip $strip): array => $strip->toArray(), $this->strips),
+            ...$this->handlings->toArray(),
         ];
     }
 
@@ -163,7 +171,7 @@ final readonly class Desk
             $strips[(string) $source] = new Strip(new Decibels($strip->number('level', -1000, 1000)), $strip->boolean('muted'));
         }
 
-        return new self(new Registers($registers), Transition::fromFields($fields->object('chosen'), new FrameRate(30)), $strips);
+        return new self(new Registers($registers), Transition::fromFields($fields->object('chosen'), new FrameRate(30)), $strips, Handlings::fromFields($fields));
     }
 
     private function press(Press $press, Instant $at): Outcome
@@ -189,7 +197,7 @@ final readonly class Desk
         if ($rule->result === Rulebook::NOTHING) {
             return new Outcome($this, []);
         }
-        $after = new self(new Registers($registers->with($rule->set)->desk), $this->chosen, $this->strips);
+        $after = $this->but(registers: new Registers($registers->with($rule->set)->desk));
         $detail = $rule->result === 'transition' ? $after->flight()?->label() : null;
 
         return new Outcome($after, [new DeskEvent($at, $rule->result, $rule->result === 'transition' ? $after->name('to') : $subject, $detail)]);
@@ -203,9 +211,39 @@ final readonly class Desk
         $detail = $strip->muted ? 'muted' : sprintf('%+.1f dB', $strip->level->value);
 
         return new Outcome(
-            new self($this->registers, $this->chosen, [...$this->strips, $command->source => $strip]),
+            $this->but(strips: [...$this->strips, $command->source => $strip]),
             [new DeskEvent($at, SetStrip::NAME, $command->source, $detail)],
         );
+    }
+
+    private function handle(Handle $command, Instant $at): Outcome
+    {
+        $before = $this->handlings->of($command->source);
+        $after = $command->applied($before, $at);
+        $said = Handle::said($before, $after);
+
+        return $said === '' ? new Outcome($this, []) : new Outcome(
+            $this->but(handlings: $this->handlings->with($command->source, $after)),
+            [new DeskEvent($at, Handle::NAME, $command->source, $said)],
+        );
+    }
+
+    private function turnPage(TurnPage $command, Instant $at): Outcome
+    {
+        if ($this->handlings->position($command->group) === $command->position) {
+            return new Outcome($this, []);
+        }
+
+        return new Outcome(
+            $this->but(handlings: $this->handlings->turned($command->group, $command->position)),
+            [new DeskEvent($at, TurnPage::NAME, $command->group, (string) $command->position)],
+        );
+    }
+
+    /** @param  ?array<string, Strip>  $strips */
+    private function but(?Registers $registers = null, ?Transition $chosen = null, ?array $strips = null, ?Handlings $handlings = null): self
+    {
+        return new self($registers ?? $this->registers, $chosen ?? $this->chosen, $strips ?? $this->strips, $handlings ?? $this->handlings);
     }
 
     private function name(string $register): ?string

@@ -2,6 +2,9 @@
 
 namespace Database\Seeders;
 
+use App\Media\MediaIntake;
+use App\Models\Medium;
+use App\Models\NetworkCamera;
 use App\Models\Show;
 use App\Models\User;
 use App\Shows\CommandPipeline;
@@ -14,13 +17,15 @@ use Rhetorix\Core\Layout\InsetLayout;
 /** The demo show: an invented evening at an invented society. */
 class DatabaseSeeder extends Seeder
 {
-    private const STAND_INS = [
-        ['Lectern', 'lectern', 'people', 'with-picture'],
-        ['Bench', 'bench', 'material', 'never'],
-        ['Slides', 'slides', 'material', 'never'],
+    private const TOGETHER = [
+        ['Slides', 'Lectern', Corner::BottomRight],
+        ['Bench', 'Lectern', Corner::TopRight],
+        ['Scope', 'Lectern', Corner::BottomLeft],
+        ['Lectern', 'Bench', Corner::BottomLeft],
+        ['Room', 'Phone', Corner::TopRight],
     ];
 
-    public function run(ShowMaker $maker, CommandPipeline $pipeline): void
+    public function run(ShowMaker $maker, CommandPipeline $pipeline, MediaIntake $intake): void
     {
         if (Show::query()->exists()) {
             return;
@@ -29,12 +34,21 @@ class DatabaseSeeder extends Seeder
         $user = User::query()->where('email', config()->string('rhetorix.demo.email'))->firstOrFail();
         $show = $maker->make('Reading Stones', $user);
         $say = fn (string $type, array $more) => $pipeline->run($show, $user, ['id' => (string) Str::uuid(), 'type' => $type, ...$more]);
+        $connect = fn (string $name, string $kind, array $settings, array $more = []) => $say('source.connect', ['name' => $name, 'kind' => $kind, 'settings' => $settings, ...$more]);
 
-        foreach (self::STAND_INS as [$name, $standIn, $group, $hearing]) {
-            $say('source.connect', ['name' => $name, 'kind' => 'stand-in', 'group' => $group, 'hearing' => $hearing, 'settings' => ['stand_in' => $standIn]]);
-        }
+        $connect('Lectern', 'stand-in', ['stand_in' => 'lectern']);
+        $connect('Room', 'network-camera', ['camera' => $this->camera($show)->id]);
+        $connect('Bench', 'stand-in', ['stand_in' => 'bench'], ['group' => 'material', 'hearing' => 'never']);
+        $connect('Scope', 'stand-in', ['stand_in' => 'scope'], ['group' => 'material', 'hearing' => 'never']);
+        $connect('Slides', 'deck', ['medium' => $this->bring($intake, $show, 'decks/slides.pdf')->id]);
+        $connect('Notes', 'deck', ['medium' => $this->bring($intake, $show, 'decks/notes.pdf')->id]);
+        $connect('Quarry', 'guest', []);
+        $connect('Phone', 'stand-in', ['stand_in' => 'roving'], ['hearing' => 'never']);
+        $connect('Tune', 'clip', ['medium' => $this->bring($intake, $show, 'tune/tune.ogg')->id, 'end' => 'loop']);
+
         $sources = $show->sources()->pluck('id', 'name');
-        foreach ([['Slides', 'Lectern', Corner::BottomRight], ['Bench', 'Lectern', Corner::TopRight], ['Lectern', 'Bench', Corner::BottomLeft]] as [$large, $inset, $corner]) {
+        $say('source.link', ['source' => $sources['Notes'], 'to' => $sources['Slides']]);
+        foreach (self::TOGETHER as [$large, $inset, $corner]) {
             $say('picture.make', [
                 'name' => "{$large} + {$inset}",
                 'layout' => (new InsetLayout($corner))->toArray(),
@@ -44,5 +58,26 @@ class DatabaseSeeder extends Seeder
         $pictures = $show->pictures()->pluck('id', 'name');
         $say('cut', ['picture' => $pictures['Lectern']]);
         $say('arm', ['picture' => $pictures['Slides + Lectern']]);
+    }
+
+    /** The simulated camera that bin/start runs beside the application. */
+    private function camera(Show $show): NetworkCamera
+    {
+        return NetworkCamera::query()->create([
+            'show_id' => $show->id,
+            'address' => 'stand-in',
+            'login' => ['user' => config()->string('rhetorix.stand_in_camera.user'), 'password' => config()->string('rhetorix.stand_in_camera.password')],
+            'maker' => 'Stand-in Room camera',
+            'stream_uri' => NetworkCamera::STAND_IN.'/stream.mjpg',
+            'snapshot_uri' => NetworkCamera::STAND_IN.'/snapshot.jpg',
+        ]);
+    }
+
+    private function bring(MediaIntake $intake, Show $show, string $file): Medium
+    {
+        $copy = storage_path('uploads/'.Str::uuid());
+        copy(base_path("standins/{$file}"), $copy);
+
+        return $intake->take($show, $copy, basename($file));
     }
 }

@@ -2,6 +2,9 @@
  * One show in this tab. It lives as long as the tab: pages are swapped inside
  * it, so that going from the desk to the rig does not close a camera.
  */
+import { markOwnTab } from './capture/own-screen';
+import { PhoneFeed, type Offer } from './capture/phone';
+import { Plugs } from './capture/plugs';
 import { Rig } from './capture/rig';
 import { DeskStore } from './desk/store';
 import { ShowChannel } from './link/channel';
@@ -11,6 +14,7 @@ import { StillsSender, StillsViewer } from './link/stills';
 import { Clock } from './painter/clock';
 import { Painter, type Images } from './painter/painter';
 import type { PlanBook, Update } from './plan/types';
+import { SignalSampler } from './signals/sampler';
 import { Mixer } from './sound/mixer';
 
 /** A panel has nothing that moves faster than its stills and a mix. */
@@ -40,6 +44,8 @@ export class ShowSession extends EventTarget {
   readonly painter: Painter;
   rig: Rig | null = null;
   mixer: Mixer | null = null;
+  plugs: Plugs | null = null;
+  sampler: SignalSampler | null = null;
   /** picture and sound of program, for the program window; null on a panel */
   programStream: MediaStream | null = null;
   /** called after each pass of the painter */
@@ -68,6 +74,9 @@ export class ShowSession extends EventTarget {
     this.lease.addEventListener('change', () => this.lease.lease.host ? this.beginHosting() : this.endHosting());
     const wake = (): void => void this.audio.resume();
     for (const event of ['pointerdown', 'keydown']) addEventListener(event, wake, { capture: true });
+    this.channel.addEventListener('offer', (event) => void this.letIn((event as CustomEvent<Offer>).detail));
+    this.channel.addEventListener('withdrawn', (event) => this.phone((event as CustomEvent<{ source: string }>).detail.source)?.leave());
+    markOwnTab();
     this.channel.open();
     if (mayOperate) this.lease.begin();
   }
@@ -88,7 +97,10 @@ export class ShowSession extends EventTarget {
     this.rig = new Rig(this.show, this.store, this.link, this.audio);
     this.mixer = new Mixer(this.audio, this.store, this.rig);
     this.images.now = this.rig;
+    this.rig.addEventListener('clip-end', (event) => this.afterClip((event as CustomEvent<string>).detail));
     this.rig.follow();
+    this.plugs = new Plugs(this.show, this.store);
+    this.sampler = new SignalSampler(this.show, this.store, this.rig, this.mixer, this.lease);
     this.sender = new StillsSender(this.show, this.store, this.rig, this.lease);
     this.programStream = new MediaStream([
       ...this.painter.program.captureStream(this.store.book.canvas.rate).getTracks(),
@@ -101,6 +113,9 @@ export class ShowSession extends EventTarget {
     if (!this.rig) return this.tell();
     this.sender?.stop();
     this.sender = null;
+    this.plugs?.close();
+    this.plugs = null;
+    this.sampler = null;
     this.rig.closeAll();
     this.rig = null;
     this.mixer = null;
@@ -109,6 +124,24 @@ export class ShowSession extends EventTarget {
     this.viewer = new StillsViewer(this.show, this.store);
     this.images.now = this.viewer;
     this.changeClock(PANEL_RATE);
+  }
+
+  private phone(source: string): PhoneFeed | null {
+    const feed = this.rig?.feeds.get(source);
+    return feed instanceof PhoneFeed ? feed : null;
+  }
+
+  private async letIn(offer: Offer): Promise<void> {
+    await this.phone(offer.source)?.answer(offer).catch(() => undefined); // the device asks again
+  }
+
+  /** A clip that takes what is next has run out: only if the audience sees it. */
+  private afterClip(source: string): void {
+    const now = performance.now();
+    const { preview } = this.store.registers(now);
+    if (this.store.tally(now).sources[source] !== 'program' || typeof preview !== 'string') return;
+    const { kind, duration_ms } = this.store.chosen;
+    this.link.press('take', { picture: preview, transition: { kind, duration_ms } });
   }
 
   private changeClock(rate: number): void {
@@ -121,6 +154,7 @@ export class ShowSession extends EventTarget {
     return new Clock(rate, (now) => {
       this.painter.pass(now);
       this.mixer?.beat(now);
+      this.sampler?.beat(now);
       for (const callback of this.afterPass) callback(now);
     });
   }

@@ -58,6 +58,53 @@
                 <div class="grid grid-cols-5 gap-2">@foreach ($withoutKey as $picture)<x-picture-card :id="$picture->id" :name="$picture->name" />@endforeach</div>
             </div>
         @endif
+        @if ($mayOperate)
+            <div x-data="inHand">
+                <h2 class="text-sm font-bold text-soft">In hand</h2>
+                <div class="flex gap-2 overflow-x-auto pb-1" role="group" aria-label="Sources in hand" data-testid="in-hand">
+                    @foreach ($inHand as $source)
+                        <div class="in-hand" data-source-id="{{ $source->id }}" :data-tally="tally('{{ $source->id }}')" x-data="handling('{{ $source->id }}')">
+                            <button type="button" class="in-hand-name" @click="toggle('{{ $source->id }}')" :aria-expanded="chosen === '{{ $source->id }}'" data-testid="in-hand-open" title="All that can be done with {{ $source->name }}">{{ $source->name }}</button>
+                            @switch ($source->kind->value)
+                                @case('deck')
+                                    <button type="button" class="in-hand-press" @click="turnPage(-1)" aria-label="{{ $source->name }}: page back">◀</button>
+                                    <span class="min-w-11 text-center text-sm tabular-nums" data-testid="in-hand-page"><span x-text="page"></span>/<span x-text="entry?.deck?.pages"></span></span>
+                                    <button type="button" class="in-hand-press" @click="turnPage(1)" aria-label="{{ $source->name }}: next page">▶</button>
+                                    @break
+                                @case('clip')
+                                    <button type="button" class="in-hand-press" @click="togglePlay()" x-text="playing ? '❚❚' : '▶'" :aria-label="playing ? 'Pause {{ $source->name }}' : 'Play {{ $source->name }}'">▶</button>
+                                    <span class="pr-2 text-sm tabular-nums" x-text="remaining" title="left"></span>
+                                    @break
+                                @case('screen')
+                                    <button type="button" class="in-hand-press" @click="blank()" :aria-pressed="now.blank" x-text="now.blank ? 'Show' : 'Blank'">Blank</button>
+                                    @break
+                                @default
+                                    <button type="button" class="in-hand-press" @click="freeze()" :aria-pressed="now.frozen" x-text="now.frozen ? 'Release' : 'Freeze'">Freeze</button>
+                            @endswitch
+                        </div>
+                    @endforeach
+                </div>
+                @foreach ($inHand as $source)
+                    @php($core = $source->toSource())
+                    <template x-if="chosen === '{{ $source->id }}'">
+                        <section class="in-hand-panel" aria-label="{{ $source->name }} in hand" @keydown.escape.window="chosen = ''" data-testid="in-hand-panel">
+                            <div class="flex items-center justify-between gap-3">
+                                <h3 class="text-lg font-bold">{{ $source->name }}</h3>
+                                <button type="button" class="button min-h-9" @click="chosen = ''">Done</button>
+                            </div>
+                            <div class="grid gap-4 sm:grid-cols-[15rem_1fr]">
+                                @if ($core->hasPicture())
+                                    <div x-data="handling('{{ $source->id }}')" x-init="$nextTick(() => attach($refs.look, '{{ $source->id }}'))">
+                                        <canvas x-ref="look" data-view="source" data-id="{{ $source->id }}" width="480" height="270" class="block aspect-video w-full cursor-zoom-in rounded-md bg-line" role="img" aria-label="Picture of {{ $source->name }}: click to magnify" @click="magnifyAt($event)" data-testid="in-hand-look"></canvas>
+                                    </div>
+                                @endif
+                                <x-handling :id="$source->id" :name="$source->name" :kind="$source->kind->value" :deck="$source->kind->value === 'deck'" :clip="$source->kind->value === 'clip'" :hasPicture="$core->hasPicture()" :device="$source->kind->isDevice() || $source->kind->value === 'network-camera'" />
+                            </div>
+                        </section>
+                    </template>
+                @endforeach
+            </div>
+        @endif
     </section>
 
     <section class="sheet flex flex-wrap items-center gap-x-5 gap-y-2 px-4 py-2 lg:col-span-2" aria-label="Sound and outgoing">
@@ -68,7 +115,7 @@
         </div>
         <div class="flex flex-wrap gap-4" id="strips" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#strips" hx-swap="outerHTML">
             @foreach ($state['book']['sources'] as $id => $source)
-                @continue($source['hearing'] === 'never' || $source['kind'] === 'still' )
+                @continue($source['hearing'] === 'never' || $source['kind'] === 'guest')
                 <div class="flex items-center gap-2" data-strip="{{ $id }}">
                     <div class="w-28">
                         <p class="truncate text-sm font-semibold" title="{{ $source['name'] }}">{{ $source['name'] }}</p>

@@ -8,16 +8,28 @@
 
     @if ($mayOperate)
         <section class="mb-6" aria-label="Connect">
-            <div class="flex flex-wrap gap-3" x-data>
-                <button type="button" class="button-main" @click="$dispatch('connect', 'camera')" data-testid="connect-camera">Connect a camera</button>
-                <button type="button" class="button" @click="$dispatch('connect', 'microphone')" data-testid="connect-microphone">Microphone</button>
-                <button type="button" class="button" @click="$dispatch('connect', 'screen')" data-testid="connect-screen">Screen, window or tab</button>
-                <label class="button cursor-pointer focus-within:outline-3">Still image
-                    <input type="file" class="sr-only" accept="image/png,image/jpeg,image/webp,image/gif" data-testid="still-file" @change="$dispatch('connect-still', $event.target.files[0]); $event.target.value = ''">
+            <div class="flex flex-wrap gap-2" x-data>
+                <button type="button" class="button-main" @click="$dispatch('connect', { part: 'camera' })" data-testid="connect-camera">Connect a camera</button>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'microphone' })" data-testid="connect-microphone">Microphone</button>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'screen' })" data-testid="connect-screen">Screen, window or tab</button>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'place', kind: 'phone' })" data-testid="connect-phone">Phone or other computer</button>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'network-camera' })" data-testid="connect-network-camera">Network camera</button>
+                <label class="button cursor-pointer focus-within:outline-3">Image, PDF, clip or music
+                    <input type="file" class="sr-only" accept="image/*,application/pdf,video/*,audio/*,.svg,.ogg" data-testid="still-file" @change="$dispatch('connect-file', $event.target.files[0]); $event.target.value = ''">
                 </label>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'place', kind: 'test-picture' })" data-testid="connect-test-picture">Test picture</button>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'place', kind: 'colour' })" data-testid="connect-colour">Colour</button>
+                <button type="button" class="button" @click="$dispatch('connect', { part: 'place', kind: 'guest' })" data-testid="connect-guest">Place for a guest</button>
             </div>
 
-            <div class="sheet mt-3 grid gap-5 p-5 md:grid-cols-[20rem_1fr]" x-data="connectCamera" x-cloak x-show="open" @connect.window="$event.detail === 'camera' ? begin() : end()">
+            <div class="sheet mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2" x-data="plugList" x-cloak x-show="waiting.length" data-testid="waiting">
+                <p class="font-semibold">Plugged in, waiting to be connected:</p>
+                <template x-for="device in waiting" :key="device.kind + device.device">
+                    <button type="button" class="button min-h-9" @click="$dispatch('connect', { part: device.kind, device: device.device })" x-text="nameOf(device)" data-testid="waiting-device"></button>
+                </template>
+            </div>
+
+            <div class="sheet mt-3 grid gap-5 p-5 md:grid-cols-[20rem_1fr]" x-data="connectCamera" x-cloak x-show="open" @connect.window="$event.detail.part === 'camera' ? begin($event.detail.device) : end()">
                 <video x-ref="look" muted playsinline class="aspect-video w-full rounded-lg bg-line" aria-label="Look at the chosen camera"></video>
                 <div class="space-y-3">
                     <h2 class="text-xl font-bold">Connect a camera of this computer</h2>
@@ -35,7 +47,7 @@
                 </div>
             </div>
 
-            <div class="sheet mt-3 grid gap-5 p-5 md:grid-cols-2" x-data="connectMicrophone" x-cloak x-show="open" @connect.window="$event.detail === 'microphone' ? begin() : end()">
+            <div class="sheet mt-3 grid gap-5 p-5 md:grid-cols-2" x-data="connectMicrophone" x-cloak x-show="open" @connect.window="$event.detail.part === 'microphone' ? begin($event.detail.device) : end()">
                 <div class="space-y-3">
                     <h2 class="text-xl font-bold">Microphone</h2>
                     <p class="wrong" x-show="wrong" x-text="wrong" role="alert" data-testid="microphone-wrong"></p>
@@ -59,22 +71,58 @@
                 </div>
             </div>
 
-            <div class="sheet mt-3 space-y-3 p-5" x-data="connectScreen" x-cloak x-show="open" @connect.window="$event.detail === 'screen' ? begin() : end()">
+            <div class="sheet mt-3 space-y-3 p-5" x-data="connectScreen" x-cloak x-show="open" @connect.window="$event.detail.part === 'screen' ? begin() : end()">
                 <h2 class="text-xl font-bold">Screen, window or tab</h2>
-                <p>The browser asks what to show. Messages and notices that appear there are seen too: close them first.</p>
+                <p>The browser asks what to show. Messages and notices that appear there are seen too: close them first. It is not on air until somebody takes it, and the key <span class="keycap">.</span> on the desk hides every shared screen at once, in recordings too.</p>
                 <p class="wrong" x-show="wrong" x-text="wrong" role="alert"></p>
-                <div class="max-w-sm"><label class="label" for="screen-name">Name in this show</label><input id="screen-name" class="field" maxlength="80" x-model="name"></div>
+                <div class="grid max-w-2xl gap-3 sm:grid-cols-2">
+                    <div><label class="label" for="screen-name">Name in this show</label><input id="screen-name" class="field" maxlength="80" x-model="name"></div>
+                    <div><label class="label" for="screen-detail">What counts on it</label><select id="screen-detail" class="field" x-model="detail"><option value="sharp">sharp letters</option><option value="smooth">smooth motion</option></select></div>
+                </div>
                 <div class="flex gap-3">
                     <button type="button" class="button-main" :disabled="busy || !name.trim()" @click="connect()" data-testid="screen-add">Choose and add</button>
                     <button type="button" class="button-quiet" @click="end()">Not now</button>
                 </div>
             </div>
 
-            <div class="sheet mt-3 space-y-3 p-5" x-data="connectStill" x-cloak x-show="open && (wrong || busy)" @connect-still.window="begin($event.detail)" @connect.window="end()">
-                <p x-show="busy">Bringing the image…</p>
+            <div class="sheet mt-3 space-y-3 p-5" x-data="connectFile" x-cloak x-show="open" @connect-file.window="begin($event.detail)" @connect.window="end()">
+                <div x-show="busy">
+                    <p>Bringing “<span x-text="file"></span>”: <span x-text="Math.round(share * 100)" data-testid="upload-share"></span> %</p>
+                    <progress class="mt-2 h-3 w-full accent-(--accent)" max="1" :value="share" aria-label="How much has arrived"></progress>
+                </div>
                 <p class="wrong" x-show="wrong" x-text="wrong" role="alert" data-testid="still-wrong"></p>
                 <button type="button" class="button-quiet" x-show="wrong" @click="end()">Got it</button>
             </div>
+
+            <form class="sheet mt-3 space-y-3 p-5" x-data="connectNetworkCamera" x-cloak x-show="open" @connect.window="$event.detail.part === 'network-camera' ? begin() : end()" @submit.prevent="connect()">
+                <h2 class="text-xl font-bold">Network camera</h2>
+                <p class="wrong" x-show="wrong" x-text="wrong" role="alert" data-testid="network-camera-wrong"></p>
+                <div class="grid gap-3 sm:grid-cols-4">
+                    <div><label class="label" for="camera-address">Address</label><input id="camera-address" class="field" x-model="address" placeholder="192.168.10.20" autocomplete="off" required></div>
+                    <div><label class="label" for="camera-user">Its user</label><input id="camera-user" class="field" x-model="user" autocomplete="off"></div>
+                    <div><label class="label" for="camera-password">Its password</label><input id="camera-password" class="field" type="password" x-model="password" autocomplete="off"></div>
+                    <div><label class="label" for="network-camera-name">Name in this show</label><input id="network-camera-name" class="field" maxlength="80" x-model="name" required></div>
+                </div>
+                <div class="flex flex-wrap gap-3">
+                    <button class="button-main" :disabled="busy" x-text="busy ? 'Looking for it…' : 'Look for it and add'" data-testid="network-camera-add">Look for it and add</button>
+                    @if ($standInCamera)<button type="button" class="button" @click="standIn('{{ $standInCamera }}', 'operator', 'reading-stones')" data-testid="stand-in-camera">Use the simulated one</button>@endif
+                    <button type="button" class="button-quiet" @click="end()">Not now</button>
+                </div>
+            </form>
+
+            <form class="sheet mt-3 space-y-3 p-5" x-data="connectPlace" x-cloak x-show="open" @connect.window="$event.detail.part === 'place' ? begin($event.detail.kind) : end()" @submit.prevent="connect()">
+                <h2 class="text-xl font-bold" x-text="{ phone: 'Phone, tablet or other computer', guest: 'Place for a guest', colour: 'Colour', 'test-picture': 'Test picture' }[kind]"></h2>
+                <p x-show="kind === 'phone'">It gets a place in the rig, which can be laid out at once, and a link and a code that are opened on the device. Nothing is installed there.</p>
+                <p x-show="kind === 'guest'">The place can be laid out and framed before anybody is there.</p>
+                <p class="wrong" x-show="wrong" x-text="wrong" role="alert"></p>
+                <div class="flex flex-wrap items-end gap-3">
+                    <div class="grow"><label class="label" for="place-name">Name in this show</label><input id="place-name" class="field" maxlength="80" x-model="name" required></div>
+                    <div x-show="kind === 'colour'"><label class="label" for="place-colour">Colour</label><input id="place-colour" type="color" class="field w-24" x-model="colour"></div>
+                    <div x-show="kind === 'test-picture'"><label class="label" for="place-pattern">Which</label><select id="place-pattern" class="field" x-model="pattern">@foreach (\Rhetorix\Core\Picture\TestPicture::cases() as $test)<option value="{{ $test->value }}">{{ $test->label() }}</option>@endforeach</select></div>
+                    <button class="button-main" :disabled="busy" data-testid="place-add">Add to the rig</button>
+                    <button type="button" class="button-quiet" @click="end()">Not now</button>
+                </div>
+            </form>
         </section>
     @endif
 
@@ -82,39 +130,9 @@
         @if ($sources->isEmpty())
             <p class="sheet p-8 text-lg">Nothing is connected yet. Connect a camera first: it gets a full-screen picture of its own at once.</p>
         @endif
-        <ul class="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+        <ul class="grid items-start gap-4 sm:grid-cols-2 lg:grid-cols-3">
             @foreach ($sources as $source)
-                <li class="sheet overflow-hidden" data-testid="source-card" data-source-id="{{ $source->id }}" :data-state="health('{{ $source->id }}').word">
-                    @if ($source->kind->hasPicture())
-                        <canvas data-view="source" data-id="{{ $source->id }}" width="320" height="180" class="block aspect-video w-full bg-line" role="img" aria-label="Picture of {{ $source->name }}"></canvas>
-                    @else
-                        <div class="flex aspect-video flex-col justify-center gap-2 bg-paper px-6">
-                            <p class="flex justify-between text-sm font-semibold text-soft"><span>Level</span><span data-meter-text></span></p>
-                            <div class="meter" data-meter="{{ $source->id }}"></div>
-                        </div>
-                    @endif
-                    <div class="p-3">
-                        <div class="flex items-baseline justify-between gap-2">
-                            <h2 class="truncate text-lg font-bold" title="{{ $source->name }}">{{ $source->name }}</h2>
-                            <p class="shrink-0 text-sm text-soft">{{ $source->kind->value }} <span x-text="size('{{ $source->id }}')"></span></p>
-                        </div>
-                        <p class="text-sm font-semibold" x-text="health('{{ $source->id }}').word" data-testid="source-state"></p>
-                        <p class="wrong my-2 text-sm" x-show="health('{{ $source->id }}').sentence" x-text="health('{{ $source->id }}').sentence" data-testid="source-wrong"></p>
-                        @if ($mayOperate)
-                            <div class="flex flex-wrap items-center gap-x-1" x-data="{ renaming: false, name: @js($source->name) }">
-                                <button type="button" class="button min-h-9" x-show="health('{{ $source->id }}').help" x-text="health('{{ $source->id }}').help" @click="help('{{ $source->id }}')"></button>
-                                @if (! $source->kind->hasPicture())
-                                    <button type="button" class="button min-h-9" @click="mute('{{ $source->id }}')" :aria-pressed="muted('{{ $source->id }}')" x-text="muted('{{ $source->id }}') ? 'Muted: open it' : 'Mute'" data-testid="mute"></button>
-                                @endif
-                                <form class="flex w-full gap-2" x-cloak x-show="renaming" @submit.prevent="renaming = false; edit('source.rename', { source: '{{ $source->id }}', name })">
-                                    <input class="field min-h-9" maxlength="80" required x-model="name" aria-label="New name of {{ $source->name }}"><button class="button min-h-9">Save</button>
-                                </form>
-                                <button type="button" class="button-quiet" x-show="!renaming" @click="renaming = true">Rename</button>
-                                <button type="button" class="button-quiet" x-show="!renaming" @click="edit('source.remove', { source: '{{ $source->id }}' })" data-testid="remove">Remove</button>
-                            </div>
-                        @endif
-                    </div>
-                </li>
+                <x-source-card :source="$source" :show="$show" :mayOperate="$mayOperate" :decks="$sources->where('kind', \Rhetorix\Core\Rig\SourceKind::Deck)" />
             @endforeach
         </ul>
     </section>

@@ -6,7 +6,7 @@
         <a href="/shows" class="text-lg font-bold tracking-tight text-accent" title="All shows">Rhetorix</a>
         <p class="truncate border-l border-line pl-3 font-semibold" title="{{ $show->name }}">{{ $show->name }}</p>
         <nav class="ml-2 flex max-lg:order-last max-lg:w-full max-lg:overflow-x-auto" aria-label="Pages of the show" hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML" id="places">
-            @foreach (['desk' => ['Desk', ''], 'rig' => ['Rig', '/rig'], 'pictures' => ['Pictures', '/pictures'], 'as-run' => ['As-run list', '/as-run']] as $name => [$word, $path])
+            @foreach (['desk' => ['Desk', ''], 'rig' => ['Rig', '/rig'], 'line-up' => ['Line-up', '/line-up'], 'pictures' => ['Pictures', '/pictures'], 'as-run' => ['As-run list', '/as-run']] as $name => [$word, $path])
                 <a class="place" data-place="{{ $name }}" href="/shows/{{ $show->id }}{{ $path }}" @if ($here === $name) aria-current="page" @endif>{{ $word }}</a>
             @endforeach
         </nav>

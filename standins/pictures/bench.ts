@@ -1,5 +1,5 @@
 /** Looking straight down on a bench: stones, a streak plate, a lens, and a hand that moves a stone. */
-import { ellipse, limb, polygon, sway, type Brush, type Paint } from './brush';
+import { backdrop, ellipse, limb, polygon, sway, type Brush, type Paint } from './brush';
 
 type Point = [number, number];
 
@@ -55,7 +55,7 @@ function hand(brush: Brush, [x, y]: Point, closed: number): void {
   limb(brush, [[x - 6, y + 120], [x - 52 + 30 * closed, y + 44]], 30, '#ba8766');
 }
 
-export const paintBench: Paint = (brush, seconds, width, height) => {
+function table(brush: Brush, width: number, height: number): void {
   const wood = brush.createLinearGradient(0, 0, 0, height);
   wood.addColorStop(0, '#d9c19a');
   wood.addColorStop(1, '#c9ad82');
@@ -69,14 +69,18 @@ export const paintBench: Paint = (brush, seconds, width, height) => {
     brush.bezierCurveTo(400, y + 14, 800, y - 16, width, y + 6);
     brush.stroke();
   }
-  // streak plate with the streaks drawn so far
   brush.fillStyle = '#f5f3ee';
   brush.fillRect(420, 560, 300, 110);
+  STONES.forEach((stone) => paintStone(brush, stone));
+}
+
+export const paintBench: Paint = (brush, seconds, width, height) => {
+  backdrop(brush, 'table', width, height, (still) => table(still, width, height));
+  // streak plate with the streaks drawn so far
   for (let i = 0; i < 4; i++) {
     const drawn = Math.min(1, Math.max(0, (seconds % 40) / 8 - i));
     if (drawn > 0) limb(brush, [[450 + i * 66, 585], [450 + i * 66 + 34 * drawn, 585 + 60 * drawn]], 7, ['#8c3b2e', '#5d6b57', '#9a8a3a', '#4a4a52'][i] ?? '#444');
   }
-  STONES.forEach((stone) => paintStone(brush, stone));
   // one stone goes from place to place with the hand
   const step = Math.floor(seconds / 5);
   const from = PLACES[step % PLACES.length] ?? [0, 0];

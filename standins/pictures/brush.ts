@@ -59,3 +59,19 @@ export function paintFrameMark(brush: Brush, name: string, frame: number, width:
     brush.fillRect(left + bit * square, top, square, square);
   }
 }
+
+const backdrops = new Map<string, OffscreenCanvas>();
+
+/** Paints what does not move in a picture: once, at the scale of this brush, and copied from then on. */
+export function backdrop(brush: Brush, name: string, width: number, height: number, paint: (still: Brush) => void): void {
+  let canvas = backdrops.get(name);
+  if (!canvas) {
+    const scale = brush.getTransform().a;
+    canvas = new OffscreenCanvas(Math.round(width * scale), Math.round(height * scale));
+    backdrops.set(name, canvas);
+    const still = canvas.getContext('2d');
+    still?.scale(scale, scale);
+    if (still) paint(still);
+  }
+  brush.drawImage(canvas, 0, 0, width, height);
+}

@@ -1,5 +1,5 @@
 /** A person behind a lectern, who talks with both hands and now and then walks out of the picture. */
-import { during, ellipse, limb, polygon, sway, type Brush, type Paint } from './brush';
+import { backdrop, during, ellipse, limb, polygon, sway, type Brush, type Paint } from './brush';
 
 const SKIN = '#b98563';
 const JUMPER = '#5b4a7d';
@@ -51,7 +51,7 @@ function person(brush: Brush, x: number, seconds: number): void {
 }
 
 export const paintLectern: Paint = (brush, seconds, width, height) => {
-  hall(brush, width, height);
+  backdrop(brush, 'hall', width, height, (still) => hall(still, width, height));
   const away = during(seconds % 67, 52, 62, 3);
   person(brush, 640 + 60 * (sway(seconds, 17) - 0.5) + 980 * away, seconds);
   polygon(brush, [[420, 720], [450, 590], [830, 590], [860, 720]], '#6b4a2f');

@@ -43,7 +43,7 @@ final class Vectors
             $steps[] = [
                 'at' => $now,
                 'command' => $command,
-                'registers' => array_diff_key($desk->toArray(), ['chosen' => 1, 'strips' => 1]),
+                'registers' => array_diff_key($desk->toArray(), ['chosen' => 1, 'strips' => 1, 'handlings' => 1, 'positions' => 1]),
                 'on_air' => $desk->onAir(),
                 'tally' => Tally::of($desk, $book)->toArray(),
             ];

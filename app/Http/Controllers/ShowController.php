@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Models\AsRunEntry;
 use App\Models\Show;
+use App\Models\SourceRow;
 use App\Shows\AsRunSentence;
 use App\Shows\ShowBook;
 use App\Shows\ShowMaker;
@@ -11,12 +12,18 @@ use App\Shows\ShowState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Rhetorix\Core\LineUp\LineUp;
 use Rhetorix\Core\Picture\Group;
 use Rhetorix\Core\Picture\KeyPlaces;
+use Rhetorix\Core\Rig\SourceKind;
+use Rhetorix\Core\Time\Instant;
 
 /** The screens of a show. */
 class ShowController extends Controller
 {
+    /** Nothing can be done to these while they are in use. */
+    private const NOT_IN_HAND = [SourceKind::Microphone, SourceKind::Guest, SourceKind::Still, SourceKind::Colour, SourceKind::TestPicture];
+
     public function __construct(private readonly ShowState $state)
     {
     }
@@ -46,19 +53,52 @@ class ShowController extends Controller
             ], Group::cases()),
             'byKey' => $pictures->whereNotNull('key')->keyBy('key'),
             'withoutKey' => $pictures->whereNull('key'),
+            'inHand' => $show->sources()->get()
+                ->reject(fn (SourceRow $row): bool => in_array($row->kind, self::NOT_IN_HAND, true))
+                ->sortBy(fn (SourceRow $row): int => in_array($row->kind, [SourceKind::Deck, SourceKind::Clip, SourceKind::Screen], true) ? 0 : 1),
         ]);
     }
 
     public function rig(Request $request, Show $show): View
     {
-        return $this->page($request, 'rig', $show, ['sources' => $show->sources()->get()]);
+        return $this->page($request, 'rig', $show, [
+            'sources' => $show->sources()->get(),
+            'standInCamera' => config('rhetorix.stand_in_camera.port') === null ? null : '127.0.0.1:'.config()->string('rhetorix.stand_in_camera.port'),
+        ]);
+    }
+
+    public function lineUp(Request $request, Show $show): View
+    {
+        $desk = $show->desk->toDesk();
+        $sources = array_values($show->sources()->get()->map(fn (SourceRow $row) => $row->toSource())->all());
+        $watch = $show->signalWatch;
+        $host = $watch !== null && $watch->isFresh() ? ($watch->host ?? []) : [];
+        $number = fn (string $name): ?float => is_numeric($host[$name] ?? null) ? (float) $host[$name] : null;
+        $lineUp = new LineUp(
+            $sources,
+            $watch?->findings() ?? [],
+            array_values(array_filter(array_column($sources, 'id'), fn (string $id): bool => $desk->strip($id)->gain() <= 0.0)),
+            new Instant((int) now()->getTimestampMs()),
+        );
+
+        return $this->page($request, 'line-up', $show, [
+            'checks' => $lineUp->checks($number('fps'), (float) $show->frame_rate, $number('late') ?? 0.0, (int) (disk_free_space(storage_path()) / 1_000_000)),
+        ]);
+    }
+
+    /** A deck in a window of its own, for a second screen or to be captured. */
+    public function deck(Request $request, Show $show, string $source): View
+    {
+        $deck = $show->sources()->where('kind', SourceKind::Deck)->findOrFail($source);
+
+        return view('deck-window', ['show' => $show, 'deck' => $deck, 'state' => $this->state->of($show)]);
     }
 
     public function pictures(Request $request, Show $show): View
     {
         return $this->page($request, 'pictures', $show, [
             'pictures' => $show->pictures()->with('fills')->get()->groupBy(fn ($picture) => $picture->picture_group->value),
-            'sources' => $show->sources()->get()->filter(fn ($source) => $source->kind->hasPicture()),
+            'sources' => $show->sources()->get()->filter(fn (SourceRow $source): bool => $source->toSource()->hasPicture()),
         ]);
     }
 

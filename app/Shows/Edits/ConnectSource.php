@@ -2,9 +2,9 @@
 
 namespace App\Shows\Edits;
 
+use App\Models\JoinLink;
 use App\Models\Show;
 use App\Models\SourceRow;
-use Illuminate\Support\Str;
 use Rhetorix\Core\Layout\FullLayout;
 use Rhetorix\Core\Picture\Group;
 use Rhetorix\Core\Rig\Hearing;
@@ -22,30 +22,50 @@ final class ConnectSource implements Edit
 
     private const MOST_SOURCES = 60;
 
+    public function __construct(private readonly SourceSettings $settings)
+    {
+    }
+
     public function apply(Show $show, Fields $fields, int $revision): EditResult
     {
         if ($show->sources()->count() >= self::MOST_SOURCES) {
             throw new Refusal('A rig holds at most '.self::MOST_SOURCES.' sources. Remove one that is not needed.');
         }
         $kind = $fields->oneOf('kind', SourceKind::class);
+        $name = trim($fields->string('name', 80));
+        $given = $fields->has('settings') ? $fields->object('settings') : Fields::of([]);
         $group = $fields->has('group') ? $fields->oneOf('group', Group::class) : $kind->usualGroup();
 
+        $size = $this->settings->size($show, $kind, $given);
         $source = SourceRow::query()->create([
             'show_id' => $show->id,
-            'name' => trim($fields->string('name', 80)),
+            'name' => $name,
             'kind' => $kind,
             'picture_group' => $group,
-            'hearing' => $fields->has('hearing') ? $fields->oneOf('hearing', Hearing::class) : self::usualHearing($kind),
-            'settings' => $this->settings($show, $kind, $fields),
-            ...$this->knownSize($show, $kind, $fields),
+            'hearing' => $fields->has('hearing') ? $fields->oneOf('hearing', Hearing::class) : ($this->isMusic($kind, $size) ? Hearing::Always : $kind->usualHearing()),
+            'settings' => $this->settings->first($show, $kind, $given, $name),
+            ...$size,
             'position' => $this->nextPosition($show->sources()),
             'changed_revision' => $revision,
         ]);
-        if ($kind->hasPicture()) {
+        if ($kind === SourceKind::Phone) {
+            JoinLink::issue($source);
+        }
+        if ($source->toSource()->hasPicture()) {
             $this->makeOwnPicture($show, $source, $revision);
         }
 
         return new EditResult('connected', $source->id, $source->name);
+    }
+
+    /**
+     * Music is heard while it plays: there is no picture that it could follow.
+     *
+     * @param  array<string, int>  $size
+     */
+    private function isMusic(SourceKind $kind, array $size): bool
+    {
+        return $kind === SourceKind::Clip && $size === [];
     }
 
     private function makeOwnPicture(Show $show, SourceRow $source, int $revision): void
@@ -60,51 +80,5 @@ final class ConnectSource implements Edit
             'changed_revision' => $revision,
         ]);
         $picture->fills()->create(['slot' => 'large', 'source_id' => $source->id]);
-    }
-
-    /** @return array<string, string> only what this kind of source needs */
-    private function settings(Show $show, SourceKind $kind, Fields $fields): array
-    {
-        $given = $fields->has('settings') ? $fields->object('settings') : Fields::of([]);
-
-        return match ($kind) {
-            SourceKind::Camera, SourceKind::Microphone => [
-                'device' => $given->string('device', 200),
-                'label' => $given->optionalString('label') ?? $fields->string('name', 80),
-            ],
-            SourceKind::Screen => [],
-            SourceKind::StandIn => ['stand_in' => $given->string('stand_in', 40)],
-            SourceKind::Still => ['medium' => $this->medium($show, $given)],
-        };
-    }
-
-    private function medium(Show $show, Fields $given): string
-    {
-        $id = $given->string('medium', 64);
-        if (! Str::isUuid($id) || $show->media()->whereKey($id)->doesntExist()) {
-            throw new Refusal('This file was not brought to the show. Choose the file again.');
-        }
-
-        return $id;
-    }
-
-    /** @return array{width?: int, height?: int} a still tells its size before anybody has seen it */
-    private function knownSize(Show $show, SourceKind $kind, Fields $fields): array
-    {
-        if ($kind !== SourceKind::Still) {
-            return [];
-        }
-        $medium = $show->media()->findOrFail($this->medium($show, $fields->object('settings')));
-
-        return ['width' => $medium->width, 'height' => $medium->height];
-    }
-
-    private static function usualHearing(SourceKind $kind): Hearing
-    {
-        return match ($kind) {
-            SourceKind::Microphone => Hearing::Always,
-            SourceKind::Still => Hearing::Never,
-            default => Hearing::WithPicture,
-        };
     }
 }

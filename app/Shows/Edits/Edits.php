@@ -13,6 +13,9 @@ final readonly class Edits
     public const TYPES = [
         'source.connect' => ConnectSource::class,
         'source.rename' => RenameSource::class,
+        'source.set' => SetSource::class,
+        'source.rematch' => RematchSource::class,
+        'source.link' => LinkDeck::class,
         'source.measured' => MeasureSource::class,
         'source.remove' => RemoveSource::class,
         'picture.make' => MakePicture::class,

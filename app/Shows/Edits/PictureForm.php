@@ -44,7 +44,7 @@ final class PictureForm
             if (! $source instanceof SourceRow) {
                 throw new Refusal('One of the chosen sources is not in the show any more. Choose again.');
             }
-            if (! $source->kind->hasPicture()) {
+            if (! $source->toSource()->hasPicture()) {
                 throw BadInput::wrongKind("fills.{$slot}", 'a source with a picture');
             }
             $fills[$slot] = $id;

@@ -20,7 +20,7 @@ final readonly class CommandReader
     /** @return list<string> */
     public static function types(): array
     {
-        return [...array_map(fn (Action $action): string => $action->value, Action::cases()), ChooseTransition::NAME, SetStrip::NAME];
+        return [...array_map(fn (Action $action): string => $action->value, Action::cases()), ChooseTransition::NAME, SetStrip::NAME, Handle::NAME, TurnPage::NAME];
     }
 
     /**
@@ -51,6 +51,8 @@ final readonly class CommandReader
                 $fields->has('level') ? new Decibels($fields->number('level', Decibels::CLOSED, Decibels::HIGHEST)) : null,
                 $fields->has('muted') ? $fields->boolean('muted') : null,
             ),
+            $type === Handle::NAME => Handle::fromFields($id, $fields),
+            $type === TurnPage::NAME => new TurnPage($id, $fields->string('group', 64), $fields->integer('position', 1, 100_000)),
             default => throw BadInput::notOneOf('type', self::types()),
         };
     }

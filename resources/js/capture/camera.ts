@@ -1,5 +1,5 @@
 /** A camera of this computer: opened once, watched, and opened again when it comes back. */
-import type { PlanBook } from '../plan/types';
+import type { PlanBook, SourceEntry } from '../plan/types';
 import { Feed } from './feed';
 import { problemOf } from './problems';
 import { TrackFrames } from './track-frames';
@@ -9,7 +9,7 @@ const SILENT_MS = 1000;
 
 export class CameraFeed extends Feed {
   track: MediaStreamTrack | undefined;
-  private frames: TrackFrames | undefined;
+  private copies: TrackFrames | undefined;
   private lastFrame = 0;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private closed = false;
@@ -17,8 +17,10 @@ export class CameraFeed extends Feed {
     if (this.state === 'lost') void this.open();
   };
 
+  private asked = '';
+
   constructor(
-    private readonly device: string,
+    private readonly entry: () => SourceEntry | undefined,
     private readonly book: () => PlanBook,
   ) {
     super();
@@ -27,20 +29,47 @@ export class CameraFeed extends Feed {
 
   async open(): Promise<void> {
     clearTimeout(this.retry);
+    const wish = this.wish();
+    this.asked = JSON.stringify(wish);
     try {
-      const stream = await navigator.mediaDevices.getUserMedia({
-        video: { deviceId: { exact: this.device }, width: { ideal: 1280 }, height: { ideal: 720 }, frameRate: { ideal: 30 } },
-      });
+      const stream = await navigator.mediaDevices.getUserMedia({ video: wish });
       const track = stream.getVideoTracks()[0];
-      if (track && !this.closed) this.watch(track);
+      // A press or another identity may have come in between: then this is not the one that is wanted any more.
+      if (track && !this.closed && this.asked === JSON.stringify(this.wish())) this.watch(track);
       else stream.getTracks().forEach((track) => track.stop());
     } catch (failure) {
       this.gone(problemOf(this.book(), failure));
     }
   }
 
+  /** Another size, rate or device was chosen. */
+  override follow(): void {
+    if (this.asked !== '' && this.asked !== JSON.stringify(this.wish())) void this.restart();
+  }
+
+  override async restart(): Promise<void> {
+    this.copies?.stop();
+    this.track = undefined;
+    await this.open();
+  }
+
+  /** What the device says that it can do, as far as the browser tells. */
+  get capabilities(): MediaTrackCapabilities | null {
+    return this.track && 'getCapabilities' in this.track ? this.track.getCapabilities() : null;
+  }
+
+  private wish(): MediaTrackConstraints {
+    const { device, width, height, rate } = this.entry()?.settings ?? {};
+    return {
+      deviceId: { exact: String(device ?? '') },
+      width: { ideal: Number(width ?? 1280) },
+      height: { ideal: Number(height ?? 720) },
+      frameRate: { ideal: Number(rate ?? 30) },
+    };
+  }
+
   override beat(now: number): void {
-    this.frames?.beat();
+    this.copies?.beat();
     if (this.state === 'live' && now - this.lastFrame > SILENT_MS) this.lose('unplugged', this.lastFrame);
   }
 
@@ -48,11 +77,11 @@ export class CameraFeed extends Feed {
     this.closed = true;
     clearTimeout(this.retry);
     navigator.mediaDevices.removeEventListener('devicechange', this.replugged);
-    this.frames?.stop();
+    this.copies?.stop();
   }
 
   private watch(track: MediaStreamTrack): void {
-    this.frames?.stop();
+    this.copies?.stop();
     this.track = track;
     track.addEventListener('ended', () => {
       if (track === this.track) this.gone('unplugged');
@@ -64,7 +93,7 @@ export class CameraFeed extends Feed {
       this.image = { image: frames.canvas, width: frames.canvas.width, height: frames.canvas.height };
       this.live();
     });
-    this.frames = frames;
+    this.copies = frames;
   }
 
   /** Not there at the moment: it is asked for again until it comes back. */

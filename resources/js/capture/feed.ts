@@ -11,11 +11,18 @@ export abstract class Feed extends EventTarget {
   lostAt: number | null = null;
   /** sound of the source, where it has any */
   sound: MediaStream | null = null;
+  /** how many frames have come so far */
+  frames = 0;
   protected image: Image | null = null;
 
   abstract open(): Promise<void>;
 
   abstract close(): void;
+
+  /** The book has changed: the source may have been set otherwise. */
+  follow(): void {
+    // most sources have nothing to set
+  }
 
   /** Called at the beginning of each pass, for sources that are painted by us. */
   beat(_now: number): void {
@@ -32,7 +39,14 @@ export abstract class Feed extends EventTarget {
     return this.image && { width: this.image.width, height: this.image.height };
   }
 
+  /** Closes and opens it by itself, when it is stuck. */
+  async restart(): Promise<void> {
+    await this.open();
+  }
+
+  /** A new frame is there. */
   protected live(): void {
+    this.frames++;
     this.become('live', null);
     this.lostAt = null;
   }

@@ -1,5 +1,5 @@
 /** A microphone of this computer, as it is: without the browser's own processing. */
-import type { PlanBook } from '../plan/types';
+import type { PlanBook, SourceEntry } from '../plan/types';
 import { Feed } from './feed';
 import { problemOf } from './problems';
 
@@ -7,25 +7,45 @@ export class MicrophoneFeed extends Feed {
   track: MediaStreamTrack | undefined;
   private retry: ReturnType<typeof setTimeout> | undefined;
   private closed = false;
+  private asked = '';
 
   constructor(
-    private readonly device: string,
+    private readonly entry: () => SourceEntry | undefined,
     private readonly book: () => PlanBook,
   ) {
     super();
   }
 
+  private device(): string {
+    return String(this.entry()?.settings.device ?? '');
+  }
+
+  /** It was matched with another plug. */
+  override follow(): void {
+    if (this.asked !== '' && this.asked !== this.device()) void this.restart();
+  }
+
+  override async restart(): Promise<void> {
+    this.sound?.getTracks().forEach((track) => track.stop());
+    this.sound = null;
+    this.track = undefined;
+    await this.open();
+  }
+
   async open(): Promise<void> {
     clearTimeout(this.retry);
+    this.asked = this.device();
     try {
-      const stream = await openMicrophone(this.device);
+      const stream = await openMicrophone(this.device());
       const track = stream.getAudioTracks()[0];
       if (!track || this.closed) {
         stream.getTracks().forEach((track) => track.stop());
         return;
       }
       this.track = track;
-      track.addEventListener('ended', () => this.gone('unplugged'));
+      track.addEventListener('ended', () => {
+        if (track === this.track) this.gone('unplugged');
+      });
       this.sound = stream;
       this.live();
       this.dispatchEvent(new Event('sound'));

@@ -5,9 +5,15 @@ import type { Image } from '../painter/frame';
 import { paintCard } from '../painter/frame';
 import type { Images } from '../painter/painter';
 import type { SourceEntry } from '../plan/types';
+import { ArtFeed } from './art';
 import { CameraFeed } from './camera';
+import { ClipFeed } from './clip';
+import { DeckFeed } from './deck';
 import type { Feed } from './feed';
+import { GuestFeed } from './guest';
 import { MicrophoneFeed } from './microphone';
+import { NetworkCameraFeed } from './network-camera';
+import { PhoneFeed } from './phone';
 import { ScreenFeed } from './screen';
 import { StandInFeed, StandInStage } from './stand-in';
 import { StillFeed } from './still';
@@ -25,7 +31,8 @@ export class Rig extends EventTarget implements Images {
   readonly feeds = new Map<string, Feed>();
   private readonly stage = new StandInStage();
   private readonly smalls = new Map<string, Small>();
-  private readonly placeholders = new Map<string, Image>();
+  private readonly cards = new Map<string, Image>();
+  private readonly frozen = new Map<string, Image>();
   private readonly measured = new Map<string, string>();
   /** screens that were chosen at a press before their source was in the book */
   private readonly chosen = new Map<string, MediaStream>();
@@ -42,16 +49,19 @@ export class Rig extends EventTarget implements Images {
 
   /** Opens what is new in the book and closes what has left it. */
   follow(): void {
-    this.placeholders.clear();
+    this.cards.clear();
     const sources = this.store.book.sources;
     for (const [id, feed] of this.feeds) {
       if (sources[id]) continue;
       feed.close();
       this.feeds.delete(id);
       this.smalls.delete(id);
+      this.frozen.delete(id);
     }
     for (const [id, source] of Object.entries(sources)) {
-      if (!this.feeds.has(id)) this.begin(id, source);
+      const feed = this.feeds.get(id);
+      if (feed) feed.follow();
+      else this.begin(id, source);
     }
   }
 
@@ -71,11 +81,17 @@ export class Rig extends EventTarget implements Images {
     for (const feed of this.feeds.values()) feed.beat(now);
   }
 
-  full = (source: string): Image | null => this.feeds.get(source)?.current(this.now, this.store.book.signal.hold_ms) ?? this.placeholder(source);
+  full = (source: string): Image | null => {
+    const { blank, frozen } = this.store.handlings.of(source);
+    if (blank) return this.card(source, 'blank');
+    if (frozen) return this.frozenImage(source);
+    this.frozen.delete(source);
+    return this.living(source);
+  };
 
   small = (source: string): Image | null => {
     const image = this.full(source);
-    if (!image || image.width <= SMALL_WIDTH) return image;
+    if (!image || image.width <= SMALL_WIDTH || image.ground !== undefined) return image;
     let small = this.smalls.get(source);
     if (!small) {
       small = { canvas: document.createElement('canvas'), made: -Infinity };
@@ -107,17 +123,32 @@ export class Rig extends EventTarget implements Images {
 
   private make(id: string, { kind, name, settings }: SourceEntry): Feed {
     const book = (): DeskStore['book'] => this.store.book;
+    const entry = (): SourceEntry | undefined => this.store.book.sources[id];
+    const file = `/shows/${this.show}/media/${settings.medium ?? id}`;
     switch (kind) {
       case 'camera':
-        return new CameraFeed(settings.device ?? '', book);
+        return new CameraFeed(entry, book);
       case 'screen':
-        return new ScreenFeed(book, this.takeChosen(name));
+        return new ScreenFeed(entry, book, this.takeChosen(name));
       case 'still':
-        return new StillFeed(`/shows/${this.show}/media/${settings.medium ?? id}`);
+        return new StillFeed(file);
       case 'microphone':
-        return new MicrophoneFeed(settings.device ?? '', book);
+        return new MicrophoneFeed(entry, book);
       case 'stand-in':
-        return new StandInFeed(id, settings.stand_in ?? '', this.stage, this.audio);
+        return new StandInFeed(id, String(settings.stand_in ?? ''), this.stage, this.audio);
+      case 'network-camera':
+        return new NetworkCameraFeed(`/shows/${this.show}/cameras/${settings.camera ?? id}`, book);
+      case 'phone':
+        return new PhoneFeed(id, this.show, () => this.store.tally(performance.now()).sources[id] ?? 'off');
+      case 'guest':
+        return new GuestFeed();
+      case 'deck':
+        return new DeckFeed(id, file, this.store);
+      case 'clip':
+        return new ClipFeed(id, file, this.store, this.audio, () => this.dispatchEvent(new CustomEvent('clip-end', { detail: id })));
+      case 'colour':
+      case 'test-picture':
+        return new ArtFeed(entry);
     }
   }
 
@@ -138,18 +169,38 @@ export class Rig extends EventTarget implements Images {
     this.link.edit('source.measured', { source: id, ...size }).catch(() => this.measured.delete(id));
   }
 
-  private placeholder(source: string): Image | null {
-    const known = this.placeholders.get(source);
+  private living(source: string): Image | null {
+    return this.feeds.get(source)?.current(this.now, this.store.book.signal.hold_ms) ?? this.card(source, 'placeholder');
+  }
+
+  /** The picture as it stood when it was frozen; after a reload, the first that comes. */
+  private frozenImage(source: string): Image | null {
+    const kept = this.frozen.get(source);
+    if (kept) return kept;
+    const image = this.living(source);
+    if (!image || image.ground !== undefined) return image;
+    const canvas = document.createElement('canvas');
+    canvas.width = image.width;
+    canvas.height = image.height;
+    canvas.getContext('2d', { alpha: false })?.drawImage(image.image, 0, 0);
+    const copy = { image: canvas, width: canvas.width, height: canvas.height };
+    this.frozen.set(source, copy);
+    return copy;
+  }
+
+  /** A card of the core that stands in for the source. */
+  private card(source: string, which: 'placeholder' | 'blank'): Image | null {
+    const known = this.cards.get(`${which} ${source}`);
     if (known) return known;
-    const card = this.store.book.sources[source]?.placeholder;
+    const card = this.store.book.sources[source]?.[which];
     if (!card) return null;
     const canvas = document.createElement('canvas');
     canvas.width = card.width;
     canvas.height = card.height;
     const context = canvas.getContext('2d', { alpha: false });
     if (context) paintCard(context, card, card.width, card.height);
-    const image = { image: canvas, width: canvas.width, height: canvas.height };
-    this.placeholders.set(source, image);
+    const image = { image: canvas, width: canvas.width, height: canvas.height, ground: card.ground };
+    this.cards.set(`${which} ${source}`, image);
     return image;
   }
 }

@@ -2,19 +2,20 @@
 import { Feed } from './feed';
 import { lecternVoice } from '../../../standins/pictures/voice';
 
-export const STAND_IN_SIZE = { width: 1280, height: 720 };
+const MOST_UNDER_WAY = 2;
 
 /** One worker for all stand-ins; each pass asks for the next images of all that are open. */
 export class StandInStage {
   private readonly worker = new Worker(new URL('../../../standins/pictures/stage.worker.ts', import.meta.url), { type: 'module' });
   /** by source id: two sources may be the same stand-in */
   private readonly feeds = new Map<string, StandInFeed>();
-  private busy = false;
+  /** asked for and not here yet; the next ones are painted while these are on their way */
+  private underWay = 0;
   private frame = 0;
 
   constructor() {
     this.worker.onmessage = (event: MessageEvent<{ images: [string, ImageBitmap][] }>) => {
-      this.busy = false;
+      this.underWay--;
       for (const [source, bitmap] of event.data.images) {
         const feed = this.feeds.get(source);
         if (feed) feed.take(bitmap);
@@ -32,8 +33,8 @@ export class StandInStage {
   }
 
   beat(now: number): void {
-    if (this.busy || this.feeds.size === 0) return;
-    this.busy = true;
+    if (this.underWay >= MOST_UNDER_WAY || this.feeds.size === 0) return;
+    this.underWay++;
     this.worker.postMessage({ wanted: [...this.feeds].map(([source, feed]) => [source, feed.name]), seconds: now / 1000, frame: this.frame++ });
   }
 }

@@ -12,7 +12,8 @@ export class StillFeed extends Feed {
     try {
       const response = await fetch(this.url);
       if (!response.ok) throw new Error(`The still answered ${response.status}.`);
-      const bitmap = await createImageBitmap(await response.blob());
+      const blob = await response.blob();
+      const bitmap = blob.type.startsWith('image/svg') ? await drawing(this.url) : await createImageBitmap(blob);
       const scale = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height));
       const canvas = document.createElement('canvas');
       canvas.width = Math.max(1, Math.round(bitmap.width * scale));
@@ -20,11 +21,11 @@ export class StillFeed extends Feed {
       const context = canvas.getContext('2d');
       if (context) context.imageSmoothingQuality = 'high';
       context?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-      bitmap.close();
+      if (bitmap instanceof ImageBitmap) bitmap.close();
       this.image = { image: canvas, width: canvas.width, height: canvas.height };
       this.live();
     } catch {
-      this.lose('other');
+      this.lose('unreadable');
       setTimeout(() => void this.open(), 3000);
     }
   }
@@ -37,4 +38,12 @@ export class StillFeed extends Feed {
   override get size(): null {
     return null;
   }
+}
+
+/** A drawing has no pixels of its own: the browser draws it as large as it says. */
+async function drawing(url: string): Promise<HTMLImageElement> {
+  const image = new Image();
+  image.src = url;
+  await image.decode();
+  return image;
 }

@@ -5,7 +5,8 @@
  * Times in the registers are in this computer's clock, so that a transition
  * runs from the moment of the press, or from the arrival of the update.
  */
-import type { ChosenTransition, PlanBook, Registers, Strip, Tally, Update, Value } from '../plan/types';
+import type { ChosenTransition, Framing, PlanBook, Registers, SignalFinding, Strip, Tally, Update, Value } from '../plan/types';
+import { Handlings } from './handlings';
 import { applyRule, flightEnd, onAir, settle, type OnAir } from './rules';
 
 export interface LiveCommand {
@@ -16,6 +17,12 @@ export interface LiveCommand {
   source?: string;
   level?: number;
   muted?: boolean;
+  frozen?: boolean;
+  blank?: boolean;
+  framing?: Partial<Framing>;
+  playback?: { playing: boolean; position: number };
+  group?: string;
+  position?: number;
   [field: string]: unknown;
 }
 
@@ -32,6 +39,12 @@ export class DeskStore extends EventTarget {
   book: PlanBook;
   chosen: ChosenTransition;
   strips: Record<string, Strip>;
+  handlings: Handlings;
+  /** what the watch over the signals says, by source */
+  signals: Record<string, SignalFinding> = {};
+  private confirmedDesk: Update['desk'];
+  /** the server's clock less this computer's, in milliseconds */
+  private offset = -Infinity;
   private confirmed: Registers;
   private pending: Pending[] = [];
   private current: Registers;
@@ -44,6 +57,8 @@ export class DeskStore extends EventTarget {
     this.revision = -1;
     this.chosen = state.desk.chosen;
     this.strips = state.desk.strips;
+    this.confirmedDesk = state.desk;
+    this.handlings = Handlings.of(state.desk, 0);
     this.confirmed = {};
     this.current = {};
     this.receive(state);
@@ -58,7 +73,12 @@ export class DeskStore extends EventTarget {
     this.revision = update.revision;
     this.chosen = update.desk.chosen;
     this.strips = { ...update.desk.strips };
+    this.confirmedDesk = update.desk;
+    // The quicker a message came, the nearer it is to the truth.
+    this.offset = Math.max(this.offset, update.at - performance.now());
     if (update.book) this.book = update.book;
+    else if (update.pages) this.book = withPages(this.book, update);
+    if (update.signals) this.signals = update.signals;
     this.confirmed = this.inLocalTime(update);
     this.recompute();
     this.announce(newBook);
@@ -112,8 +132,20 @@ export class DeskStore extends EventTarget {
     return tally;
   }
 
+  /** The watch over the signals has found something. */
+  hear(signals: Record<string, SignalFinding>): void {
+    this.signals = signals;
+    this.dispatchEvent(new Event('signals'));
+  }
+
+  /** A moment of the server in this computer's clock. */
+  localTime(server: number): number {
+    return server - this.offset;
+  }
+
   private recompute(): void {
     let registers = this.confirmed;
+    let handlings = Handlings.of(this.confirmedDesk, this.offset);
     for (const { command, pressed } of this.pending) {
       registers = settle(this.book.rules, registers, pressed);
       registers = applyRule(this.book.rules, command.type, registers, {
@@ -124,7 +156,9 @@ export class DeskStore extends EventTarget {
         now: pressed,
       }).registers;
       this.applyStrip(command);
+      handlings = handlings.after(command, pressed);
     }
+    this.handlings = handlings;
     this.current = settle(this.book.rules, registers, performance.now());
     if (typeof this.current.flight === 'string' && !this.starts.has(this.current.flight)) {
       this.starts.set(this.current.flight, Number(this.current.started));
@@ -153,4 +187,13 @@ export class DeskStore extends EventTarget {
     this.dispatchEvent(new Event('change'));
     if (newBook) this.dispatchEvent(new Event('book'));
   }
+}
+
+/** The book with the pages that look different now. */
+function withPages(book: PlanBook, { pages, sources }: Update): PlanBook {
+  const changed = Object.entries(sources ?? {}).flatMap(([id, page]) => {
+    const before = book.sources[id];
+    return before ? [[id, { ...before, ...page }] as const] : [];
+  });
+  return { ...book, pictures: { ...book.pictures, ...pages }, sources: { ...book.sources, ...Object.fromEntries(changed) } };
 }

@@ -19,7 +19,7 @@ export function bindDesk(session: ShowSession, document: Document): void {
 
   const show = (): void => showDesk(session, root);
   const progress = (now: number): void => showProgress(session, root, now);
-  session.store.addEventListener('change', show);
+  for (const event of ['change', 'signals']) session.store.addEventListener(event, show);
   session.addEventListener('host', show);
   session.afterPass.add(progress);
   root.addEventListener('click', (event) => press(session, event));
@@ -28,7 +28,7 @@ export function bindDesk(session: ShowSession, document: Document): void {
     root,
     show,
     stop: () => {
-      session.store.removeEventListener('change', show);
+      for (const event of ['change', 'signals']) session.store.removeEventListener(event, show);
       session.removeEventListener('host', show);
       session.afterPass.delete(progress);
     },
@@ -96,6 +96,22 @@ function showDesk(session: ShowSession, root: HTMLElement): void {
   setText(root, '[data-beneath]', covered ? `Beneath: ${namesOf([String(registers.program)], book)}` : '');
   showDuration(root, chosen.duration_ms, book.canvas.rate);
   showStrips(session, root);
+  showSignals(session, root);
+}
+
+/** What is wrong with a source is said on every picture in which it can be seen. */
+function showSignals(session: ShowSession, root: HTMLElement): void {
+  const { book, signals } = session.store;
+  for (const card of root.querySelectorAll<HTMLElement>('[data-testid=picture-card]')) {
+    const notes = (book.pictures[card.dataset.pictureId ?? '']?.visible ?? []).flatMap((source) => {
+      const { frozen, blank } = session.store.handlings.of(source);
+      const found = signals[source];
+      const waits = session.rig?.feeds.get(source)?.problem === 'not-yet';
+      const note = blank ? 'blanked' : frozen ? 'held still' : waits ? 'not here yet' : found && found.signal !== 'live' ? found.label : '';
+      return note === '' ? [] : [`${book.sources[source]?.name ?? ''}: ${note}`];
+    });
+    setText(card, '[data-signal-note]', notes.join(', '));
+  }
 }
 
 function showCards(root: HTMLElement, tally: Tally): void {

@@ -1,6 +1,7 @@
 /** Listens to the show. After every gap it asks for the state as it is now. */
 import type { DeskStore } from '../desk/store';
-import type { PlanBook, Update } from '../plan/types';
+import type { Offer } from '../capture/phone';
+import type { PlanBook, SignalFinding, Update } from '../plan/types';
 import { getJson } from './http';
 
 export interface HostMessage {
@@ -8,7 +9,12 @@ export interface HostMessage {
   holder: string | null;
 }
 
-type Message = ({ type: 'update' } & Update) | ({ type: 'host' } & HostMessage);
+type Message =
+  | ({ type: 'update' } & Update)
+  | ({ type: 'host' } & HostMessage)
+  | { type: 'signals'; signals: Record<string, SignalFinding> }
+  | ({ type: 'offer' } & Offer)
+  | { type: 'withdrawn'; source: string };
 
 export class ShowChannel extends EventTarget {
   private source: EventSource | undefined;
@@ -45,7 +51,8 @@ export class ShowChannel extends EventTarget {
   }
 
   private take(message: Message): void {
-    if (message.type === 'host') this.dispatchEvent(new CustomEvent('host', { detail: message }));
+    if (message.type === 'signals') this.store.hear(message.signals);
+    else if (message.type !== 'update') this.dispatchEvent(new CustomEvent(message.type, { detail: message }));
     else if (!this.store.receive(message)) void this.catchUp();
   }
 }

@@ -124,7 +124,7 @@ export class StillsViewer implements Images {
     canvas.height = CELL.height;
     const context = canvas.getContext('2d', { alpha: false });
     if (context) paintCard(context, card, canvas.width, canvas.height);
-    const image = { image: canvas, width: canvas.width, height: canvas.height };
+    const image = { image: canvas, width: canvas.width, height: canvas.height, ground: card.ground };
     this.images.set(source, image);
     return image;
   }

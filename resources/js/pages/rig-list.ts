@@ -1,14 +1,26 @@
 /** The list of sources on the rig page: how each one is, and what can be done with it. */
 import { sentenceOf } from '../capture/problems';
+import { CameraFeed } from '../capture/camera';
 import { ScreenFeed } from '../capture/screen';
 import type { ShowSession } from '../session';
 import { say } from './say';
 
 interface Health {
   word: string;
+  /** what was measured, and since when */
+  measured: string;
   sentence: string;
   /** the word of the button that helps, or nothing */
   help: string;
+}
+
+/** Sizes in common use. */
+const SIZES = [[3840, 2160], [1920, 1080], [1280, 720], [960, 540], [640, 480], [640, 360]] as const;
+
+/** "for 12 s", by this computer's clock. */
+function since(session: ShowSession, server: number): string {
+  const seconds = Math.max(0, Math.round((performance.now() - session.store.localTime(server)) / 1000));
+  return seconds < 120 ? `for ${seconds} s` : `for ${Math.floor(seconds / 60)} min`;
 }
 
 export function rigList(session: ShowSession) {
@@ -22,26 +34,42 @@ export function rigList(session: ShowSession) {
         look();
       };
       session.addEventListener('host', follow);
-      session.store.addEventListener('change', look);
+      for (const event of ['change', 'signals']) session.store.addEventListener(event, look);
       follow();
     },
     health(source: string): Health {
       void this.looks;
-      if (!session.isHost) return { word: 'held elsewhere', sentence: '', help: '' };
       const feed = session.rig?.feeds.get(source);
-      if (!feed || feed.state === 'opening') return { word: 'opening', sentence: '', help: '' };
-      if (feed.state === 'live') return { word: 'live', sentence: '', help: '' };
-      const problem = feed.problem ?? 'other';
-      return {
-        word: 'lost',
-        sentence: sentenceOf(session.store.book, problem),
-        help: feed instanceof ScreenFeed ? 'Share again' : 'Try again',
-      };
+      const found = session.store.signals[source];
+      if (session.isHost && feed?.state === 'opening') return { word: 'opening', measured: '', sentence: '', help: '' };
+      if (feed?.state === 'lost') {
+        const problem = feed.problem ?? 'other';
+        const waits = problem === 'not-yet';
+        return {
+          word: waits ? 'not here yet' : 'lost',
+          measured: waits || !found ? '' : since(session, found.since),
+          sentence: sentenceOf(session.store.book, problem),
+          help: waits ? '' : feed instanceof ScreenFeed ? 'Share again' : 'Try again',
+        };
+      }
+      if (found && found.signal !== 'live') return { word: found.label, measured: `${found.measured ?? ''} ${since(session, found.since)}`.trim(), sentence: found.todo, help: '' };
+      if (!session.isHost) return { word: found ? 'live' : 'held elsewhere', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
+      return { word: feed ? 'live' : 'opening', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
     },
     size(source: string): string {
       void this.looks;
       const entry = session.store.book.sources[source];
       return entry?.width && entry.height ? `${entry.width} × ${entry.height}` : '';
+    },
+    /** Sizes and rates that a camera of this computer can do, as far as it tells. */
+    sizes(source: string): { label: string; width: number; height: number; rate: number }[] {
+      void this.looks;
+      const feed = session.rig?.feeds.get(source);
+      const can = feed instanceof CameraFeed ? feed.capabilities : null;
+      const [most, high, fast] = [can?.width?.max ?? 1280, can?.height?.max ?? 720, can?.frameRate?.max ?? 30];
+      return SIZES.filter(([width, height]) => width <= most && height <= high).flatMap(([width, height]) =>
+        [60, 30, 15].filter((rate) => rate <= Math.ceil(fast)).map((rate) => ({ label: `${width} × ${height}, ${rate} a second`, width, height, rate })),
+      );
     },
     async help(source: string): Promise<void> {
       const feed = session.rig?.feeds.get(source);

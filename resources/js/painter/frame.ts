@@ -1,5 +1,5 @@
 /** Paints a frame plan of the core on a canvas. */
-import type { Card, FramePlan, Layer } from '../plan/types';
+import type { Card, FramePlan, Layer, Patch, Rect } from '../plan/types';
 
 export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
@@ -8,6 +8,8 @@ export interface Image {
   /** pixels of the image as it is now, whatever the source's own size */
   width: number;
   height: number;
+  /** a card that stands in for the source: shown whole and upright, on this ground, however the source is framed */
+  ground?: string;
 }
 
 /** The image of a source at this moment; null where its placeholder has to stand in. */
@@ -30,7 +32,21 @@ export function paintCard(context: Context, card: Card, width: number, height: n
   context.restore();
 }
 
-function paintLayer(context: Context, layer: Layer, imageOf: ImageOf): void {
+/** Colours and test pictures. */
+export function paintPatches(context: Context, patches: Patch[]): void {
+  for (const { x, y, width, height, colour, to } of patches) {
+    if (to === null) context.fillStyle = colour;
+    else {
+      const ramp = context.createLinearGradient(x, 0, x + width, 0);
+      ramp.addColorStop(0, colour);
+      ramp.addColorStop(1, to);
+      context.fillStyle = ramp;
+    }
+    context.fillRect(x, y, width, height);
+  }
+}
+
+export function paintLayer(context: Context, layer: Layer, imageOf: ImageOf): void {
   const { dest, crop } = layer;
   if (layer.card) {
     context.save();
@@ -41,17 +57,26 @@ function paintLayer(context: Context, layer: Layer, imageOf: ImageOf): void {
   }
   const image = layer.source === null ? null : imageOf(layer.source);
   if (!image) return;
-  context.drawImage(
-    image.image,
-    crop.x * image.width,
-    crop.y * image.height,
-    crop.width * image.width,
-    crop.height * image.height,
-    dest.x,
-    dest.y,
-    dest.width,
-    dest.height,
-  );
+  if (image.ground !== undefined) return paintUpright(context, image, image.ground, dest);
+  const part = [crop.x * image.width, crop.y * image.height, crop.width * image.width, crop.height * image.height] as const;
+  if (layer.turn === 0 && !layer.mirror) {
+    context.drawImage(image.image, ...part, dest.x, dest.y, dest.width, dest.height);
+    return;
+  }
+  context.save();
+  context.translate(dest.x + dest.width / 2, dest.y + dest.height / 2);
+  if (layer.mirror) context.scale(-1, 1);
+  context.rotate((layer.turn * Math.PI) / 2);
+  const [width, height] = layer.turn % 2 === 0 ? [dest.width, dest.height] : [dest.height, dest.width];
+  context.drawImage(image.image, ...part, -width / 2, -height / 2, width, height);
+  context.restore();
+}
+
+function paintUpright(context: Context, { image, width, height }: Image, ground: string, dest: Rect): void {
+  context.fillStyle = ground;
+  context.fillRect(dest.x, dest.y, dest.width, dest.height);
+  const scale = Math.min(dest.width / width, dest.height / height);
+  context.drawImage(image, dest.x + (dest.width - width * scale) / 2, dest.y + (dest.height - height * scale) / 2, width * scale, height * scale);
 }
 
 /** Whether the lowest layer already fills the canvas, so that nothing need be cleared. */

@@ -3,9 +3,9 @@
  * painted first, so that whatever else is slow, the audience is served.
  */
 import { blendAt } from '../plan/tracks';
-import type { FramePlan } from '../plan/types';
+import type { FramePlan, Rect } from '../plan/types';
 import type { DeskStore } from '../desk/store';
-import { paintPlan, type Context, type ImageOf } from './frame';
+import { paintLayer, paintPlan, type Context, type ImageOf } from './frame';
 
 /** Where sources get their images from. */
 export interface Images {
@@ -71,7 +71,13 @@ export class Painter {
     this.views.delete(canvas);
   }
 
+  /** Canvases that left the page without saying so. */
+  private releaseGone(): void {
+    for (const canvas of this.views.keys()) if (!canvas.isConnected) this.views.delete(canvas);
+  }
+
   pass(now: number): void {
+    if (this.passes % 30 === 0) this.releaseGone();
     this.images.beginPass(now);
     this.paintProgram(now);
     const slow: View[] = [];
@@ -120,14 +126,24 @@ export class Painter {
     paintPlan(context, plan, canvas.width, canvas.height, imageOf);
   }
 
+  /** A source by itself, as it is framed. */
   private paintSource(context: Context, canvas: HTMLCanvasElement, source: string): void {
-    const image = this.images.small(source);
     context.fillStyle = '#14181f';
     context.fillRect(0, 0, canvas.width, canvas.height);
-    if (!image) return;
-    const scale = Math.min(canvas.width / image.width, canvas.height / image.height);
-    const [width, height] = [image.width * scale, image.height * scale];
-    context.drawImage(image.image, (canvas.width - width) / 2, (canvas.height - height) / 2, width, height);
+    const seen = this.store.book.sources[source]?.seen;
+    const dest = this.placeOfSource(source, canvas.width, canvas.height);
+    if (seen && dest) paintLayer(context, { key: source, source, card: null, opacity: 1, dest, ...seen }, this.images.small);
+  }
+
+  /** Where a source lies when all of it is shown in a box of this size. */
+  placeOfSource(source: string, width: number, height: number): Rect | null {
+    const seen = this.store.book.sources[source]?.seen;
+    const image = this.images.small(source);
+    if (!image || !seen) return null;
+    const part = [seen.crop.width * image.width, seen.crop.height * image.height] as const;
+    const [w, h] = seen.turn % 2 === 0 || image.ground !== undefined ? part : [part[1], part[0]];
+    const scale = Math.min(width / w, height / h);
+    return { x: (width - w * scale) / 2, y: (height - h * scale) / 2, width: w * scale, height: h * scale };
   }
 
   /** A few in each pass, so that each is painted about eight times a second and no pass is long. */

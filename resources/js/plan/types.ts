@@ -30,8 +30,12 @@ export interface Layer {
   card: Card | null;
   /** canvas pixels */
   dest: Rect;
-  /** fractions of the source */
+  /** fractions of the source, before it is turned */
   crop: Rect;
+  /** quarter turns clockwise */
+  turn: number;
+  /** left and right change places after turning */
+  mirror: boolean;
   opacity: number;
 }
 
@@ -79,14 +83,95 @@ export interface PicturePage {
   heard: string[];
 }
 
+export type SourceKind =
+  | 'camera' | 'screen' | 'still' | 'microphone' | 'stand-in' | 'network-camera' | 'phone' | 'guest' | 'deck' | 'clip' | 'colour' | 'test-picture';
+
+export interface Patch extends Rect {
+  colour: string;
+  /** colour at the right edge, where it changes */
+  to: string | null;
+}
+
+export interface Deck {
+  /** decks of one group are turned together */
+  group: string;
+  pages: number;
+  /** the page at each position, from 1 */
+  shows: number[];
+}
+
+export interface Clip {
+  length_ms: number;
+  cue_ms: number;
+  end: 'hold' | 'loop' | 'next';
+  sound_only: boolean;
+}
+
 export interface SourceEntry {
   name: string;
-  kind: 'camera' | 'screen' | 'still' | 'microphone' | 'stand-in';
+  kind: SourceKind;
   hearing: 'always' | 'with-picture' | 'never';
-  settings: Record<string, string>;
+  settings: Record<string, string | number>;
   width: number | null;
   height: number | null;
+  portrait: boolean;
+  moving: boolean;
+  watched: boolean;
+  /** all of it as it is framed */
+  seen: { crop: Rect; turn: number; mirror: boolean };
   placeholder: Card | null;
+  blank: Card | null;
+  deck: Deck | null;
+  clip: Clip | null;
+  art: { width: number; height: number; patches: Patch[] } | null;
+}
+
+export interface Magnify {
+  x: number;
+  y: number;
+  factor: number;
+}
+
+export interface Framing {
+  crop: Rect;
+  orientation: string;
+  magnify: Magnify;
+}
+
+export interface Playback {
+  playing: boolean;
+  /** milliseconds from the beginning of the clip */
+  position: number;
+  /** when it stood there: server time as sent, this computer's clock in the store */
+  since: number;
+}
+
+export interface Handling {
+  framing: Framing;
+  frozen: boolean;
+  blank: boolean;
+  playback: Playback | null;
+}
+
+export type Turn = 'right' | 'left' | 'mirror' | 'flip';
+
+export interface SampleWish {
+  every_ms: number;
+  burst: number;
+  columns: number;
+  rows: number;
+  dark: number;
+  clipped: number;
+  moved: number;
+}
+
+export interface SignalFinding {
+  signal: string;
+  label: string;
+  /** server time in milliseconds */
+  since: number;
+  measured: string | null;
+  todo: string;
 }
 
 export interface MeterScale {
@@ -103,7 +188,8 @@ export interface PlanBook {
   transitions: Record<string, TransitionPlan>;
   rules: Rule[];
   showing: Showing[];
-  signal: { hold_ms: number; retry_ms: number };
+  handling: { orientations: Record<string, Record<Turn, string>>; magnify: number[] };
+  signal: { hold_ms: number; retry_ms: number; sample: SampleWish };
   sound: { declick_ms: number; meter: MeterScale };
   problems: { by_error: Record<string, string>; sentences: Record<string, string> };
 }
@@ -124,6 +210,8 @@ export interface ChosenTransition {
 export interface DeskState {
   chosen: ChosenTransition;
   strips: Record<string, Strip>;
+  handlings: Record<string, Handling>;
+  positions: Record<string, number>;
   [register: string]: unknown;
 }
 
@@ -146,4 +234,9 @@ export interface Update {
   tally: Tally;
   desk: DeskState;
   book?: PlanBook;
+  /** pictures that look different now, while the rest of the book is the same */
+  pages?: Record<string, PicturePage>;
+  /** and sources */
+  sources?: Record<string, Partial<SourceEntry>>;
+  signals?: Record<string, SignalFinding>;
 }

@@ -47,32 +47,6 @@ it('passes stills from the host to panels, and takes them from nobody else', fun
     expect(rawurldecode($answer->headers->get('X-Stills-Map')))->toBe('{"a":[0,0,10,10]}');
 });
 
-it('takes an image as a still, whose size the plans know at once', function (): void {
-    $medium = $this->post("{$this->path}/media", ['file' => UploadedFile::fake()->image('thin section.png', 600, 400)])->assertCreated()->json('medium');
-    $this->command($this->reading, $this->ada, 'source.connect', ['name' => 'Section', 'kind' => 'still', 'settings' => ['medium' => $medium]]);
-    $source = $this->reading->sources()->firstOrFail();
-
-    expect([$source->width, $source->height])->toBe([600, 400]);
-    $this->get("{$this->path}/media/{$medium}")->assertOk()->assertHeader('Content-Type', 'image/png')->assertHeader('X-Content-Type-Options', 'nosniff');
-});
-
-it('says what is wrong with a file, and keeps nothing of it', function (Closure $file, string $word): void {
-    $this->post("{$this->path}/media", ['file' => $file()], ['Accept' => 'application/json'])->assertStatus(422)->assertJsonPath('message', fn (string $said) => str_contains($said, $word));
-    expect($this->reading->media()->count())->toBe(0);
-})->with([
-    'nothing' => [fn () => null, 'No file arrived'],
-    '0 bytes' => [fn () => UploadedFile::fake()->createWithContent('a.png', ''), '0 bytes'],
-    'another kind with the ending of an image' => [fn () => UploadedFile::fake()->createWithContent('a.png', '%PDF-1.7 not an image'), 'not an image'],
-    'a drawing with scripts' => [fn () => UploadedFile::fake()->createWithContent('a.svg', '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'), 'not an image'],
-    'cut off after the header' => [function () {
-        $whole = UploadedFile::fake()->image('x.png', 300, 300);
-
-        return UploadedFile::fake()->createWithContent('a.png', substr((string) file_get_contents($whole->getPathname()), 0, 60));
-    }, 'cannot be read to its end'],
-    'more pixels than can be shown' => [fn () => UploadedFile::fake()->createWithContent('a.png', "\x89PNG\r\n\x1a\n\0\0\0\rIHDR".pack('NN', 40000, 40000)."\x08\x02\0\0\0"), '40000×40000'],
-    'too large' => [fn () => UploadedFile::fake()->image('a.png', 10, 10)->size(26 * 1024), '25 MB'],
-]);
-
 it('lays out a picture that nobody has made yet', function (): void {
     [$a, $b] = [$this->connect($this->reading, $this->ada, 'A'), $this->connect($this->reading, $this->ada, 'B')];
     $wish = ['layout' => ['layout' => 'inset', 'corner' => 'top-left', 'size' => 0.5, 'margin' => 0], 'fills' => ['large' => $a, 'inset' => $b]];

@@ -1,0 +1,84 @@
+<?php
+
+namespace App\LineUp;
+
+use App\Live\ShowChannel;
+use App\Models\Show;
+use App\Models\SignalWatch;
+use App\Models\SourceRow;
+use Illuminate\Support\Facades\DB;
+use Rhetorix\Core\LineUp\Health\Expected;
+use Rhetorix\Core\LineUp\Health\Finding;
+use Rhetorix\Core\LineUp\Health\Sample;
+use Rhetorix\Core\LineUp\Health\Watch;
+use Rhetorix\Core\Rig\SourceKind;
+use Rhetorix\Core\Support\Fields;
+use Rhetorix\Core\Time\Instant;
+
+/** Takes the picture host's samples, has the core judge them, and tells every screen what has changed. */
+final readonly class SignalDesk
+{
+    public function __construct(private ShowChannel $channel)
+    {
+    }
+
+    /**
+     * @param  array<mixed>  $samples  by source id
+     * @param  array<mixed>  $host  how the host itself does: frames a second, share of late ones
+     * @return array<string, array<string, mixed>> what is found, by source id
+     */
+    public function take(Show $show, array $samples, array $host): array
+    {
+        $at = new Instant((int) now()->getTimestampMs());
+        [$before, $after] = DB::transaction(function () use ($show, $samples, $host, $at): array {
+            DB::table('signal_watches')->where('show_id', $show->id)->lockForUpdate()->value('show_id');
+            $row = SignalWatch::query()->find($show->id);
+            $watches = $row?->toWatches() ?? [];
+            $before = array_map($this->gist(...), $row?->findings() ?? []);
+            $after = [];
+            foreach ($show->sources()->get() as $source) {
+                $watch = $watches[$source->id] ?? Watch::begin();
+                $sample = $samples[$source->id] ?? null;
+                $after[$source->id] = is_array($sample) ? $watch->after(Sample::fromFields(Fields::of($sample, 'samples')), $this->expected($source), $at) : $watch;
+            }
+            SignalWatch::query()->updateOrCreate(['show_id' => $show->id], [
+                'watches' => array_map(fn (Watch $watch): array => $watch->toArray(), $after),
+                'host' => $host,
+                'seen_at' => now(),
+            ]);
+
+            return [$before, array_filter(array_map(fn (Watch $watch): ?Finding => $watch->finding(), $after))];
+        });
+        $said = array_map($this->say(...), $after);
+        if ($before != array_map($this->gist(...), $after)) {
+            $this->channel->tell($show, 'signals', ['signals' => $said]);
+        }
+
+        return $said;
+    }
+
+    /** @return array<string, array<string, mixed>> by source id */
+    public function findings(Show $show): array
+    {
+        return array_map($this->say(...), $show->signalWatch?->findings() ?? []);
+    }
+
+    private function expected(SourceRow $source): Expected
+    {
+        $number = fn (string $name): ?int => is_int($source->settings[$name] ?? null) ? $source->settings[$name] : null;
+
+        return new Expected($source->kind->isMoving(), $number('rate') ?? ($source->kind === SourceKind::Camera ? 30 : null), $number('width'), $number('height'));
+    }
+
+    /** @return array{string, int} what has to change before the screens are told again */
+    private function gist(Finding $finding): array
+    {
+        return [$finding->signal->value, $finding->since->ms];
+    }
+
+    /** @return array<string, mixed> */
+    private function say(Finding $finding): array
+    {
+        return [...$finding->toArray(), 'label' => $finding->signal->label(), 'todo' => $finding->signal->whatToDo()];
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rhetorix\Core\LineUp\Health;
+
+/** What a source ought to deliver. */
+final readonly class Expected
+{
+    /**
+     * @param  bool  $moving  looks at the world; a slide or a screen may stand still, and be dark or bright
+     * @param  ?float  $rate  frames a second that were asked for
+     * @param  ?int  $width  pixels that were asked for; null: whatever comes
+     */
+    public function __construct(
+        public bool $moving,
+        public ?float $rate = null,
+        public ?int $width = null,
+        public ?int $height = null,
+    ) {
+    }
+}
