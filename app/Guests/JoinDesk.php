@@ -29,14 +29,14 @@ final readonly class JoinDesk
     public function offer(JoinLink $link, string $device, string $sdp): void
     {
         $this->keepPlace($link, $device);
-        $this->shows->tell(Show::query()->findOrFail($link->source->show_id), 'offer', ['source' => $link->source_id, 'device' => $device, 'sdp' => $sdp]);
+        $this->shows->tell(Show::query()->findOrFail($link->source->show_id), 'offer', ['source' => $link->source_id, 'device' => $device, 'sdp' => $this->whole($sdp)]);
     }
 
     public function answer(SourceRow $source, string $device, string $sdp): void
     {
         $link = $source->joinLink;
         if ($link !== null && $link->taken_by === $device) {
-            $this->tell($link, ['type' => 'answer', 'device' => $device, 'sdp' => $sdp]);
+            $this->tell($link, ['type' => 'answer', 'device' => $device, 'sdp' => $this->whole($sdp)]);
         }
     }
 
@@ -48,6 +48,12 @@ final readonly class JoinDesk
         $this->shows->tell($show, 'withdrawn', ['source' => $source->id]);
         JoinLink::issue($source);
         $source->unsetRelation('joinLink');
+    }
+
+    /** Every line of a session description ends with CR LF, the last one too (RFC 8866); what comes in by a form has been trimmed. */
+    private function whole(string $sdp): string
+    {
+        return rtrim($sdp)."\r\n";
     }
 
     /** @param  array<string, mixed>  $message */

@@ -33,7 +33,8 @@ final readonly class SignalDesk
         [$before, $after] = DB::transaction(function () use ($show, $samples, $host, $at): array {
             DB::table('signal_watches')->where('show_id', $show->id)->lockForUpdate()->value('show_id');
             $row = SignalWatch::query()->find($show->id);
-            $watches = $row?->toWatches() ?? [];
+            // After a break nobody knows since when anything is so.
+            $watches = $row !== null && $row->isFresh() ? $row->toWatches() : [];
             $before = array_map($this->gist(...), $row?->findings() ?? []);
             $after = [];
             foreach ($show->sources()->get() as $source) {
@@ -67,7 +68,7 @@ final readonly class SignalDesk
     {
         $number = fn (string $name): ?int => is_int($source->settings[$name] ?? null) ? $source->settings[$name] : null;
 
-        return new Expected($source->kind->isMoving(), $number('rate') ?? ($source->kind === SourceKind::Camera ? 30 : null), $number('width'), $number('height'));
+        return new Expected($source->kind->isMoving(), $source->kind !== SourceKind::Phone, $number('rate') ?? ($source->kind === SourceKind::Camera ? 30 : null), $number('width'), $number('height'));
     }
 
     /** @return array{string, int} what has to change before the screens are told again */

@@ -39,7 +39,7 @@ enum DeviceProblem: string
             self::PhoneAway => 'The phone or computer has stopped or left the network. Open its link there again; its picture returns by itself.',
             self::CameraAway => 'The network camera does not answer. Look at its power and its network cable; it is tried again by itself.',
             self::NotYet => 'Nobody is here yet. Open the link of this place on the device that joins; the place can be laid out already.',
-            self::Unreadable => 'This file cannot be read. It is tried again by itself; if that does not help, bring the file once more and choose it again.',
+            self::Unreadable => 'This file cannot be read. Bring it once more if it does not come back by itself.',
             self::Other => 'The device did not start. Unplug it, plug it in again, and press Try again.',
         };
     }

@@ -14,6 +14,7 @@ import { connectNetworkCamera, connectPlace } from './pages/connect/others';
 import { connectScreen } from './pages/connect/screen';
 import { deckPages } from './pages/deck-pages';
 import { handling } from './pages/handling';
+import { growParts } from './pages/morph';
 import { drawCodes } from './pages/join-link';
 import { plugList } from './pages/plug-list';
 import { followShell, showPlace } from './pages/shell';
@@ -41,6 +42,7 @@ htmx.config.allowEval = false;
 htmx.config.includeIndicatorStyles = false;
 htmx.config.scrollIntoViewOnBoost = false;
 
+growParts();
 const session = beginSession();
 if (session) {
   window.rhetorix = session;

@@ -4,6 +4,7 @@
     <meta charset="utf-8">
     <meta name="csrf-token" content="{{ csrf_token() }}">
     <title>{{ $deck->name }} · {{ $show->name }}</title>
+    <link rel="icon" href="data:,">
     @vite(['resources/css/app.css', 'resources/js/deck-window.ts'])
 </head>
 <body class="m-0 h-screen overflow-hidden bg-black" data-show="{{ $show->id }}" data-deck="{{ $deck->id }}">

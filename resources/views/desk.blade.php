@@ -35,7 +35,7 @@
         </div>
     </section>
 
-    <section class="flex min-h-0 flex-col justify-between gap-1 overflow-y-auto" aria-label="Pictures" id="cards" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#cards" hx-swap="outerHTML">
+    <section class="flex min-h-0 flex-col justify-between gap-1 overflow-y-auto" aria-label="Pictures" id="cards" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#cards" hx-ext="grow" hx-swap="grow" hx-disinherit="*">
         @foreach ($rows as $row)
             <div>
                 <h2 class="text-sm font-bold text-soft">{{ $row['group']->label() }}</h2>
@@ -63,7 +63,7 @@
                 <h2 class="text-sm font-bold text-soft">In hand</h2>
                 <div class="flex gap-2 overflow-x-auto pb-1" role="group" aria-label="Sources in hand" data-testid="in-hand">
                     @foreach ($inHand as $source)
-                        <div class="in-hand" data-source-id="{{ $source->id }}" :data-tally="tally('{{ $source->id }}')" x-data="handling('{{ $source->id }}')">
+                        <div class="in-hand" data-grow="hand-{{ $source->id }}" data-source-id="{{ $source->id }}" :data-tally="tally('{{ $source->id }}')" x-data="handling('{{ $source->id }}')">
                             <button type="button" class="in-hand-name" @click="toggle('{{ $source->id }}')" :aria-expanded="chosen === '{{ $source->id }}'" data-testid="in-hand-open" title="All that can be done with {{ $source->name }}">{{ $source->name }}</button>
                             @switch ($source->kind->value)
                                 @case('deck')
@@ -113,7 +113,7 @@
             <div class="meter" data-meter="main" data-testid="main-meter"><span class="meter-mark" style="left:{{ 100 * \Rhetorix\Core\Sound\MeterScale::place(new \Rhetorix\Core\Sound\Decibels(-18)) }}%" title="Alignment: −18 dBFS"></span></div>
             <p class="relative h-4 text-[11px] text-soft" aria-hidden="true">@foreach (\Rhetorix\Core\Sound\MeterScale::toArray()['marks'] as $mark)<span class="absolute -translate-x-1/2" style="left:{{ 100 * $mark['at'] }}%">{{ $mark['db'] }}</span>@endforeach</p>
         </div>
-        <div class="flex flex-wrap gap-4" id="strips" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#strips" hx-swap="outerHTML">
+        <div class="flex flex-wrap gap-4" id="strips" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#strips" hx-ext="grow" hx-swap="grow" hx-disinherit="*">
             @foreach ($state['book']['sources'] as $id => $source)
                 @continue($source['hearing'] === 'never' || $source['kind'] === 'guest')
                 <div class="flex items-center gap-2" data-strip="{{ $id }}">

@@ -1,4 +1,4 @@
-<div class="mt-2 flex flex-wrap gap-3" data-testid="join-link">
+<div class="mt-2 flex flex-wrap gap-3">
     <canvas data-code="{{ $url }}" width="220" height="220" class="h-36 w-36 rounded-lg border border-line" role="img" aria-label="Code with the link"></canvas>
     <div class="min-w-0 grow basis-40 space-y-1 text-sm">
         <p><a class="font-semibold break-all underline" href="{{ $url }}" target="_blank" data-testid="join-url">{{ $url }}</a></p>

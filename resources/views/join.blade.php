@@ -5,6 +5,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
     <title>{{ $place }} · {{ $show }}</title>
+    <link rel="icon" href="data:,">
     @vite(['resources/css/app.css', 'resources/js/join.ts'])
 </head>
 <body class="join flex min-h-screen flex-col" data-running="no" data-tally="off" data-link="waiting">

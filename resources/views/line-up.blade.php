@@ -5,7 +5,7 @@
 <main class="mx-auto max-w-5xl p-6">
     <h1 class="mb-1 text-3xl font-bold">Line-up</h1>
     <p class="mb-4 text-soft">What is well and what is not, measured now, the gravest first. It goes on measuring while this page is open.</p>
-    <section id="checks" hx-get="/shows/{{ $show->id }}/line-up" hx-trigger="every 2s, show-changed from:body" hx-select="#checks" hx-swap="outerHTML" aria-label="Checks">
+    <section id="checks" hx-get="/shows/{{ $show->id }}/line-up" hx-trigger="every 2s, show-changed from:body" hx-select="#checks" hx-ext="grow" hx-swap="grow" hx-disinherit="*" aria-label="Checks">
         @php($wrong = count(array_filter($checks, fn ($check) => $check->verdict !== \Rhetorix\Core\LineUp\Verdict::Well)))
         <p class="mb-3 text-xl font-semibold" data-testid="line-up-sum">{{ $wrong === 0 ? 'All of it is well.' : ($wrong === 1 ? 'One thing to look at.' : "{$wrong} things to look at.") }}</p>
         <ul class="sheet divide-y divide-line">

@@ -38,7 +38,7 @@
         </section>
     @endif
 
-    <section id="library" hx-get="/shows/{{ $show->id }}/pictures" hx-trigger="show-changed from:body" hx-select="#library" hx-swap="outerHTML" aria-label="All pictures">
+    <section id="library" hx-get="/shows/{{ $show->id }}/pictures" hx-trigger="show-changed from:body" hx-select="#library" hx-ext="grow" hx-swap="grow" hx-disinherit="*" aria-label="All pictures">
         @foreach (['people' => 'People', 'material' => 'Material', 'together' => 'Together', 'waiting' => 'Waiting'] as $group => $label)
             @php($here = $pictures->get($group, collect()))
             @continue($here->isEmpty() && $group !== 'together')
@@ -48,7 +48,7 @@
             @endif
             <ul class="grid gap-4 sm:grid-cols-3 lg:grid-cols-4">
                 @foreach ($here as $picture)
-                    <li class="sheet overflow-hidden" data-testid="picture" x-data="insetForm">
+                    <li class="sheet overflow-hidden" data-testid="picture" data-grow="{{ $picture->id }}" x-data="insetForm">
                         <canvas data-view="picture" data-id="{{ $picture->id }}" width="320" height="180" class="block aspect-video w-full bg-line" role="img" aria-label="{{ $picture->name }}"></canvas>
                         <div class="flex min-h-12 items-center gap-2 px-3">
                             @if ($picture->key)<span class="keycap">{{ $picture->key }}</span>@endif

@@ -3,6 +3,7 @@
 <head>
     <meta charset="utf-8">
     <title>Program · {{ $show->name }}</title>
+    <link rel="icon" href="data:,">
     @vite(['resources/css/app.css', 'resources/js/program-window.ts'])
 </head>
 <body class="m-0 h-screen overflow-hidden bg-black" data-show="{{ $show->id }}" data-started="no">

@@ -40,7 +40,7 @@ it('names what is wrong with a command', function (mixed $data, string $word): v
 ]);
 
 it('has a sentence that says what to do for every problem of a device', function (DeviceProblem $problem): void {
-    expect($problem->sentence())->toMatch('/(Click|Plug|Close|Choose|Press|Open|Unplug)/')->and(strlen($problem->sentence()))->toBeLessThan(220);
+    expect($problem->sentence())->toMatch('/(Click|Plug|Close|Choose|Press|Open|Unplug|Look|Bring)/')->and(strlen($problem->sentence()))->toBeLessThan(220);
 })->with(DeviceProblem::cases());
 
 it('tells the errors of W3C Media Capture apart', function (): void {

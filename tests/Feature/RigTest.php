@@ -138,7 +138,7 @@ it('gives a phone its place by a link that can be withdrawn and ends by itself',
     $this->postJson($link->path().'/here', ['device' => $two])->assertStatus(422)->assertJsonPath('message', fn (string $said) => str_contains($said, 'Another device'));
     $this->channel->messages = [];
     $this->postJson($link->path().'/offer', ['device' => $one, 'sdp' => 'v=0 offer'])->assertOk();
-    expect($this->channel->messages[0])->toMatchArray(['channel' => $this->reading->id, 'type' => 'offer', 'source' => $phone->id, 'device' => $one]);
+    expect($this->channel->messages[0])->toMatchArray(['channel' => $this->reading->id, 'type' => 'offer', 'source' => $phone->id, 'device' => $one, 'sdp' => "v=0 offer\r\n"]);
     $this->getJson('/live/authorize'.str_replace('/join/', '/join/', $link->path()))->assertOk();
     // the place is free again when its device was not heard of
     Carbon::setTestNow(now()->addSeconds(20));

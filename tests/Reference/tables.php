@@ -4,6 +4,8 @@
 
 use Rhetorix\Core\Geometry\Fit;
 use Rhetorix\Core\Geometry\Size;
+use Rhetorix\Core\Picture\Patch;
+use Rhetorix\Core\Picture\TestPicture;
 use Rhetorix\Core\Switching\Transition\Easing;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -25,4 +27,9 @@ foreach (Easing::cases() as $easing) {
     $easings[$easing->value] = array_map(fn (int $i): float => $easing->curve()->at($i / 200), range(0, 200));
 }
 
-echo json_encode(['fits' => $fits, 'easings' => $easings], JSON_THROW_ON_ERROR);
+$pictures = [];
+foreach (TestPicture::cases() as $test) {
+    $pictures[$test->value] = array_map(fn (Patch $patch): array => $patch->toArray(), $test->patches());
+}
+
+echo json_encode(['fits' => $fits, 'easings' => $easings, 'test_pictures' => $pictures], JSON_THROW_ON_ERROR);

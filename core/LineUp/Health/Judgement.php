@@ -31,7 +31,7 @@ final readonly class Judgement
         if (! $this->expected->moving) {
             return $this->size($sample);
         }
-        $dark = ! $black && $sample->mean < Thresholds::DARK_MEAN;
+        $dark = ! $black && $sample->mean < Thresholds::DARK_MEAN && $sample->brightestCell() < Thresholds::DARK_BRIGHTEST;
         $frozen = ! $black && $this->isFrozen($sample, $dark);
         $different = $this->differentFrames($sample);
         $slow = ! $frozen && ! $black && $different !== null && $this->expected->rate !== null && $different < Thresholds::SLOW_SHARE * $this->expected->rate;
@@ -52,7 +52,7 @@ final readonly class Judgement
     private function isFrozen(Sample $sample, bool $dark): bool
     {
         $noise = $sample->noiseLevel();
-        if ($noise === null || $sample->mostMoved() > Thresholds::FROZEN_MOVED) {
+        if ($noise === null || ! $this->expected->noisy || $sample->mostMoved() > Thresholds::FROZEN_MOVED) {
             return false;
         }
 
@@ -67,7 +67,7 @@ final readonly class Judgement
         if ($sample->fps === null || $sample->noise === []) {
             return $sample->fps;
         }
-        if (! $this->hasNoise()) {
+        if (! $this->expected->noisy || ! $this->hasNoise()) {
             return $sample->fps; // a drawn picture may stand still for a moment
         }
         $again = 0;

@@ -17,6 +17,7 @@ final readonly class Sample
      * @param  ?float  $fps  frames that arrived in a second; null where no frames are expected
      * @param  list<float>  $noise  for each two consecutive frames: mean difference of the quieter half of the points, in levels
      * @param  list<float>  $moved  for each two consecutive frames: share of points that moved, 0 to 1
+     * @param  ?float  $since  mean difference between the last frame of the sample before and the first of this one, likewise
      * @param  ?float  $mean  mean luma, 0 to 255; null without a picture
      * @param  float  $dark  share of dark points, 0 to 1
      * @param  float  $spread  standard deviation of the luma of the dark points
@@ -29,6 +30,7 @@ final readonly class Sample
         public ?float $fps,
         public array $noise,
         public array $moved,
+        public ?float $since,
         public ?float $mean,
         public float $dark,
         public float $spread,
@@ -49,6 +51,7 @@ final readonly class Sample
             $fields->has('fps') ? $fields->number('fps', 0, 1000) : null,
             self::numbers($fields, 'noise'),
             self::numbers($fields, 'moved'),
+            $fields->has('since') ? $fields->number('since', 0, 255) : null,
             $hasPicture ? $fields->number('mean', 0, 255) : null,
             $hasPicture ? $fields->number('dark', 0, 1) : 0.0,
             $hasPicture ? $fields->number('spread', 0, 255) : 0.0,
@@ -66,10 +69,16 @@ final readonly class Sample
         return $this->noise === [] ? null : Median::of($this->noise);
     }
 
-    /** The noisiest two frames of this sample, in levels; 0 where none were compared. */
+    /** The most that two frames differ, in this sample and since the one before, in levels; 0 where none were compared. */
     public function mostNoise(): float
     {
-        return $this->noise === [] ? 0.0 : max($this->noise);
+        return max(0.0, $this->since ?? 0.0, ...$this->noise);
+    }
+
+    /** Luma of the brightest cell; 0 where none were measured. */
+    public function brightestCell(): float
+    {
+        return max(0.0, ...array_column($this->cells, 0));
     }
 
     public function mostMoved(): float

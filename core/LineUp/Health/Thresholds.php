@@ -38,6 +38,9 @@ final class Thresholds
 
     public const DARK_MEAN = 48.0;
 
+    /** A dark picture with a part as bright as this is meant so: a microscope's field of view, a lit face in a dark hall. */
+    public const DARK_BRIGHTEST = 80.0;
+
     public const CLIPPED_SHARE = 0.25;
 
     /** A camera whose noise falls below this share of its own usual noise shows the same frame again. */

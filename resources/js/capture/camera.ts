@@ -5,7 +5,7 @@ import { problemOf } from './problems';
 import { TrackFrames } from './track-frames';
 
 /** A camera that sends nothing for so long has lost its signal, whatever its track says. */
-const SILENT_MS = 1000;
+const SILENT_MS = 2000;
 
 export class CameraFeed extends Feed {
   track: MediaStreamTrack | undefined;

@@ -6,6 +6,9 @@ import type { ShowSession } from '../session';
 import { say } from './say';
 
 interface Health {
+  /** of the device: opening, live, lost, not here yet, held elsewhere */
+  state: string;
+  /** how the signal is, which may be live and not well */
   word: string;
   /** what was measured, and since when */
   measured: string;
@@ -41,20 +44,22 @@ export function rigList(session: ShowSession) {
       void this.looks;
       const feed = session.rig?.feeds.get(source);
       const found = session.store.signals[source];
-      if (session.isHost && feed?.state === 'opening') return { word: 'opening', measured: '', sentence: '', help: '' };
+      if (session.isHost && feed?.state === 'opening') return { state: 'opening', word: 'opening', measured: '', sentence: '', help: '' };
       if (feed?.state === 'lost') {
         const problem = feed.problem ?? 'other';
         const waits = problem === 'not-yet';
+        const word = waits ? 'not here yet' : 'lost';
         return {
-          word: waits ? 'not here yet' : 'lost',
+          state: word,
+          word,
           measured: waits || !found ? '' : since(session, found.since),
           sentence: sentenceOf(session.store.book, problem),
           help: waits ? '' : feed instanceof ScreenFeed ? 'Share again' : 'Try again',
         };
       }
-      if (found && found.signal !== 'live') return { word: found.label, measured: `${found.measured ?? ''} ${since(session, found.since)}`.trim(), sentence: found.todo, help: '' };
-      if (!session.isHost) return { word: found ? 'live' : 'held elsewhere', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
-      return { word: feed ? 'live' : 'opening', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
+      if (found && found.signal !== 'live') return { state: 'live', word: found.label, measured: `${found.measured ?? ''} ${since(session, found.since)}`.trim(), sentence: found.todo, help: '' };
+      if (!session.isHost) return { state: 'held elsewhere', word: found ? 'live' : 'held elsewhere', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
+      return { state: feed ? 'live' : 'opening', word: feed ? 'live' : 'opening', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
     },
     size(source: string): string {
       void this.looks;

@@ -16,6 +16,8 @@ interface Watched {
   before: Float32Array | null;
   seen: number;
   noise: number[];
+  /** difference to the last frame of the sample before */
+  gap: number | null;
   moved: number[];
   look: Look | null;
   done: boolean;
@@ -68,7 +70,8 @@ export class SignalSampler {
   }
 
   private begin(id: string, frames: number, now: number): Watched {
-    const watched: Watched = { frames, since: now, before: null, seen: frames - 1, noise: [], moved: [], look: null, done: false, peak: -Infinity };
+    const before = this.watched.get(id)?.before ?? null;
+    const watched: Watched = { frames, since: now, before, seen: frames - 1, noise: [], gap: null, moved: [], look: null, done: false, peak: -Infinity };
     this.watched.set(id, watched);
     return watched;
   }
@@ -81,7 +84,8 @@ export class SignalSampler {
     this.context.drawImage(image.image, 0, 0, sample.columns, sample.rows);
     const { data } = this.context.getImageData(0, 0, sample.columns, sample.rows);
     const luma = lumaOf(data);
-    if (watched.before && frames === watched.seen + 1) {
+    if (watched.before && watched.look === null) watched.gap = round(compare(watched.before, luma, sample.moved).noise);
+    else if (watched.before && frames === watched.seen + 1) {
       const { noise, moved } = compare(watched.before, luma, sample.moved);
       watched.noise.push(round(noise));
       watched.moved.push(round(moved));
@@ -116,7 +120,7 @@ export class SignalSampler {
       samples[id] = {
         lost: feed.state === 'lost',
         ...(watched.look && size && feed.state === 'live'
-          ? { ...watched.look, ...size, fps: round(((feed.frames - watched.frames) * 1000) / Math.max(1, now - watched.since), 1), noise: watched.noise, moved: watched.moved }
+          ? { ...watched.look, ...size, fps: round(((feed.frames - watched.frames) * 1000) / Math.max(1, now - watched.since), 1), noise: watched.noise, moved: watched.moved, ...(watched.gap === null ? {} : { since: watched.gap }) }
           : {}),
         ...(Number.isFinite(watched.peak) || this.mixer.meterOf(id) ? { peak: Math.max(-200, round(watched.peak, 1)) } : {}),
       };

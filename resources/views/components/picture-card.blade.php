@@ -1,5 +1,5 @@
 @props(['id', 'name', 'key' => null])
-<button type="button" {{ $attributes->class('card') }} data-testid="picture-card" data-press="picture" data-picture-id="{{ $id }}" data-tally="off" title="{{ $name }}: next. With Shift: straight to program">
+<button type="button" {{ $attributes->class('card') }} data-testid="picture-card" data-grow="{{ $id }}" data-press="picture" data-picture-id="{{ $id }}" data-tally="off" title="{{ $name }}: next. With Shift: straight to program">
     <span class="relative block w-full">
         <canvas data-view="picture" data-id="{{ $id }}" width="160" height="90" class="block aspect-video w-full bg-line"></canvas>
         <span class="card-note" data-signal-note></span>

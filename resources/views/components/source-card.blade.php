@@ -1,7 +1,7 @@
 @props(['source', 'show', 'mayOperate', 'decks'])
 @php($kind = $source->kind)
 @php($core = $source->toSource())
-<li {{ $attributes->class('sheet overflow-hidden') }} data-testid="source-card" data-source-id="{{ $source->id }}" :data-state="health('{{ $source->id }}').word">
+<li {{ $attributes->class('sheet overflow-hidden') }} data-testid="source-card" data-grow="{{ $source->id }}" data-source-id="{{ $source->id }}" :data-state="health('{{ $source->id }}').state">
     @if ($core->hasPicture())
         <div x-data="handling('{{ $source->id }}')">
             <canvas data-view="source" data-id="{{ $source->id }}" width="320" height="180" class="block aspect-video w-full cursor-zoom-in bg-line" role="img" aria-label="Picture of {{ $source->name }}" @if ($mayOperate) @click="magnifyAt($event)" @endif></canvas>
@@ -34,7 +34,7 @@
                     <button type="button" class="button min-h-9" @click="mute('{{ $source->id }}')" :aria-pressed="muted('{{ $source->id }}')" x-text="muted('{{ $source->id }}') ? 'Muted: open it' : 'Mute'" data-testid="mute"></button>
                 @endif
                 @if ($kind->value === 'phone')
-                    <button type="button" class="button min-h-9" hx-get="/shows/{{ $show->id }}/sources/{{ $source->id }}/link" hx-target="#link-{{ $source->id }}" data-testid="show-link">Link and code</button>
+                    <button type="button" class="button min-h-9" :aria-expanded="part === 'link'" @click="part = part === 'link' ? '' : 'link'" data-testid="show-link">Link and code</button>
                 @endif
                 @if ($core->hasPicture() && ! in_array($kind->value, ['guest', 'still', 'colour', 'test-picture'], true))
                     <button type="button" class="button-quiet" :aria-expanded="part === 'handle'" @click="part = part === 'handle' ? '' : 'handle'" data-testid="handle">Handle</button>
@@ -82,6 +82,9 @@
                             </select></label>
                     @endif
                 </div>
+                @if ($kind->value === 'phone')
+                    <div class="w-full" x-cloak x-show="part === 'link'" id="link-{{ $source->id }}" hx-get="/shows/{{ $show->id }}/sources/{{ $source->id }}/link" hx-trigger="load" data-testid="join-link"></div>
+                @endif
                 @if ($kind->value === 'deck')
                     <div class="w-full" x-data="deckPages('{{ $source->id }}')">
                         <button type="button" class="button-quiet" :aria-expanded="open" @click="toggle()" data-testid="page-list">All pages</button>
@@ -97,7 +100,6 @@
                     </div>
                 @endif
             </div>
-            @if ($kind->value === 'phone')<div id="link-{{ $source->id }}"></div>@endif
         @endif
     </div>
 </li>

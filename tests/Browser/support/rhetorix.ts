@@ -8,7 +8,7 @@ export { expect } from '@playwright/test';
 const QUIET = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--autoplay-policy=no-user-gesture-required'];
 
 /** Cameras, microphone and screens that Chromium makes up, allowed without asking. */
-export const FAKE_DEVICES = ['--use-fake-device-for-media-stream=device-count=3,fps=30', '--use-fake-ui-for-media-stream'];
+export const FAKE_DEVICES = ['--use-fake-device-for-media-stream=device-count=3,fps=30', '--use-fake-ui-for-media-stream', '--allow-loopback-in-peer-connection'];
 
 export function launch(flags: string[] = FAKE_DEVICES): Promise<Browser> {
   return chromium.launch({ executablePath: '/usr/bin/chromium', args: [...QUIET, ...flags] });
@@ -111,6 +111,26 @@ export const test = base.extend<Fixtures>({
     await use(page);
   },
 });
+
+/** What the demo show has from the beginning. */
+export const DEMO_SOURCES = ['Lectern', 'Room', 'Bench', 'Scope', 'Slides', 'Notes', 'Quarry', 'Phone', 'Tune'];
+
+/** Back to the demo show as it was: no other sources, nothing handled, decks at their first page. */
+export async function asItWas(api: ShowApi): Promise<void> {
+  await api.begin('Lectern', 'Bench');
+  const { book, desk } = await api.state();
+  for (const [id, page] of Object.entries(book.pictures)) {
+    if (id !== 'holding' && !page.name.split(' + ').every((name) => DEMO_SOURCES.includes(name))) await api.send('picture.remove', { picture: id });
+  }
+  for (const [id, source] of Object.entries(book.sources)) {
+    if (!DEMO_SOURCES.includes(source.name) || source.kind === 'phone') await api.send('source.remove', { source: id });
+    else if (desk.handlings[id]) {
+      await api.send('handle', { source: id, frozen: false, blank: false, framing: { orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 }, crop: { x: 0, y: 0, width: 1, height: 1 } } });
+      if (source.clip) await api.send('handle', { source: id, playback: { playing: false, position: 0 } });
+    }
+    if (source.deck) await api.send('page', { group: source.deck.group, position: 1 });
+  }
+}
 
 /** Waits until the page holds the devices and its stand-ins move. */
 export async function becomeHost(page: Page): Promise<void> {

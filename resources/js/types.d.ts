@@ -1,0 +1,4 @@
+declare module '@alpinejs/morph' {
+  const plugin: (alpine: unknown) => void;
+  export default plugin;
+}
