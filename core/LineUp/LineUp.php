@@ -80,6 +80,9 @@ final readonly class LineUp
         if ($source->kind === SourceKind::Guest) {
             return Check::look($source->name, 'a place, nobody is there yet', 'Nothing to do: the guest is let in later.', $source->id);
         }
+        if ($source->kind === SourceKind::Phone && $source->size === null) {
+            return Check::look($source->name, 'a place, nobody is there yet', 'Open its link on the phone or computer, or leave the place empty.', $source->id);
+        }
         if (! $source->kind->isWatched()) {
             return Check::well($source->name, $source->size === null ? 'ready' : sprintf('ready, %d×%d', $source->size->width, $source->size->height), $source->id);
         }

@@ -38,7 +38,7 @@ enum DeviceProblem: string
             self::OwnScreen => 'This is the desk itself, which would mirror itself without end. Press Share again and choose another tab, window or screen.',
             self::PhoneAway => 'The phone or computer has stopped or left the network. Open its link there again; its picture returns by itself.',
             self::CameraAway => 'The network camera does not answer. Look at its power and its network cable; it is tried again by itself.',
-            self::NotYet => 'Nobody is here yet. Open the link of this place on the device that joins; the place can be laid out already.',
+            self::NotYet => 'Nobody is here yet. The place can be laid out already. Open its link, if it has one, on the device that joins.',
             self::Unreadable => 'This file cannot be read. Bring it once more if it does not come back by itself.',
             self::Other => 'The device did not start. Unplug it, plug it in again, and press Try again.',
         };

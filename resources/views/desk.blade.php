@@ -107,16 +107,16 @@
         @endif
     </section>
 
-    <section class="sheet flex flex-wrap items-center gap-x-5 gap-y-2 px-4 py-2 lg:col-span-2" aria-label="Sound and outgoing">
-        <div class="w-60">
+    <section class="sheet flex flex-wrap items-center gap-x-5 gap-y-2 px-4 py-2 lg:col-span-2 lg:flex-nowrap" aria-label="Sound and outgoing">
+        <div class="w-60 shrink-0">
             <p class="flex justify-between text-sm font-semibold"><span>Main mix</span><span data-meter-text data-testid="main-level">silent</span></p>
             <div class="meter" data-meter="main" data-testid="main-meter"><span class="meter-mark" style="left:{{ 100 * \Rhetorix\Core\Sound\MeterScale::place(new \Rhetorix\Core\Sound\Decibels(-18)) }}%" title="Alignment: −18 dBFS"></span></div>
             <p class="relative h-4 text-[11px] text-soft" aria-hidden="true">@foreach (\Rhetorix\Core\Sound\MeterScale::toArray()['marks'] as $mark)<span class="absolute -translate-x-1/2" style="left:{{ 100 * $mark['at'] }}%">{{ $mark['db'] }}</span>@endforeach</p>
         </div>
-        <div class="flex flex-wrap gap-4" id="strips" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#strips" hx-ext="grow" hx-swap="grow" hx-disinherit="*">
+        <div class="flex min-w-0 gap-4 overflow-x-auto lg:flex-1" id="strips" hx-get="/shows/{{ $show->id }}" hx-trigger="show-changed from:body" hx-select="#strips" hx-ext="grow" hx-swap="grow" hx-disinherit="*">
             @foreach ($state['book']['sources'] as $id => $source)
                 @continue($source['hearing'] === 'never' || $source['kind'] === 'guest')
-                <div class="flex items-center gap-2" data-strip="{{ $id }}">
+                <div class="flex shrink-0 items-center gap-2" data-strip="{{ $id }}">
                     <div class="w-28">
                         <p class="truncate text-sm font-semibold" title="{{ $source['name'] }}">{{ $source['name'] }}</p>
                         <div class="meter" data-meter="{{ $id }}"></div>
@@ -126,7 +126,7 @@
                 </div>
             @endforeach
         </div>
-        <div class="ml-auto flex items-center gap-3">
+        <div class="ml-auto flex shrink-0 items-center gap-3">
             <p class="text-sm text-soft">Change <span data-testid="revision">{{ $state['revision'] }}</span></p>
             <button type="button" class="button" data-press="program-window" data-testid="program-window-open">Program window</button>
         </div>

@@ -30,12 +30,12 @@ test('paints the test pictures as ffmpeg does', () => {
   const { test_pictures: pictures } = JSON.parse(execFileSync('php', ['tests/Reference/tables.php'], { encoding: 'utf8' })) as { test_pictures: Record<string, Patch[]> };
   // Of the ramp only the middle is compared: ffmpeg's runs through all codes, from below black to above white.
   // ffmpeg's own sources: smptehdbars after SMPTE RP 219, pal75bars after the EBU
-  for (const [name, source, points] of [
-    ['bars-hd', 'smptehdbars', [0.06, 0.18, 0.29, 0.4, 0.5, 0.61, 0.72, 0.82, 0.94].flatMap((x) => [0.2, 0.62, ...(x > 0.25 && x < 0.85 ? [] : [0.71])].map((y) => [x, y])).concat([[0.06, 0.9], [0.2, 0.9], [0.38, 0.9], [0.53, 0.9], [0.78, 0.9], [0.94, 0.9], [0.553, 0.71]])],
-    ['bars-75', 'pal75bars', Array.from({ length: 8 }, (_, i) => [(i + 0.5) / 8, 0.5])],
+  for (const [name, source, matrix, points] of [
+    ['bars-hd', 'smptehdbars', 'bt709', [0.06, 0.18, 0.29, 0.4, 0.5, 0.61, 0.72, 0.82, 0.94].flatMap((x) => [0.2, 0.62, ...(x > 0.25 && x < 0.85 ? [] : [0.71])].map((y) => [x, y])).concat([[0.06, 0.9], [0.2, 0.9], [0.38, 0.9], [0.53, 0.9], [0.78, 0.9], [0.94, 0.9], [0.553, 0.71]])],
+    ['bars-75', 'pal75bars', 'bt601', Array.from({ length: 8 }, (_, i) => [(i + 0.5) / 8, 0.5])],
   ] as const) {
     const file = join(folder, `${name}.png`);
-    execFileSync('ffmpeg', ['-v', 'error', '-y', '-f', 'lavfi', '-i', `${source}=size=1920x1080:rate=1`, '-frames:v', '1', '-vf', 'scale=in_color_matrix=bt709:in_range=tv:out_range=pc,format=rgb24', file]);
+    execFileSync('ffmpeg', ['-v', 'error', '-y', '-f', 'lavfi', '-i', `${source}=size=1920x1080:rate=1`, '-frames:v', '1', '-vf', `scale=in_color_matrix=${matrix}:in_range=tv:out_range=pc,format=rgb24`, file]);
     const { data, width } = PNG.sync.read(readFileSync(file));
     for (const [x = 0, y = 0] of points) {
       const at = 4 * (Math.floor(y * 1080) * width + Math.floor(x * 1920));

@@ -8,6 +8,13 @@ import { cpus } from 'node:os';
 import { becomeHost, test, type ShowApi } from '../Browser/support/rhetorix';
 import type { Page } from '@playwright/test';
 
+declare global {
+  interface Window {
+    /** when, or after how many passes, program showed what was pressed */
+    shown: Promise<number>;
+  }
+}
+
 interface Row {
   what: string;
   got: string;
@@ -73,7 +80,8 @@ async function fourSources(api: ShowApi): Promise<void> {
 async function pressToPicture(page: Page, times: number): Promise<number[]> {
   const counts: number[] = [];
   for (let i = 0; i < times; i++) {
-    const watching = page.evaluate(() => {
+    // Watching has begun before the key goes down, however slow the machine is.
+    await page.evaluate(() => {
       const session = window.rhetorix;
       if (!session) throw new Error('There is no session.');
       const { painter } = session;
@@ -83,7 +91,7 @@ async function pressToPicture(page: Page, times: number): Promise<number[]> {
         return [...(look?.getImageData(0, 0, 8, 8).data ?? [])];
       };
       const before = print();
-      return new Promise<number>((resolve) => {
+      window.shown = new Promise<number>((resolve) => {
         let pressed: number | null = null;
         addEventListener('keydown', () => (pressed = painter.passes), { once: true, capture: true });
         const after = (): void => {
@@ -96,9 +104,8 @@ async function pressToPicture(page: Page, times: number): Promise<number[]> {
         session.afterPass.add(after);
       });
     });
-    await page.waitForTimeout(120);
     await page.keyboard.press('k');
-    counts.push(await watching);
+    counts.push(await page.evaluate(() => window.shown));
     await page.waitForTimeout(250);
   }
   return counts;
@@ -109,22 +116,20 @@ async function panelToHost(panel: Page, host: Page, times: number): Promise<numb
   const took: number[] = [];
   for (let i = 0; i < times; i++) {
     const before = await host.evaluate(() => window.rhetorix?.store.onAir(performance.now()).pictures.join() ?? '');
-    const shown = host.evaluate(
-      (before) =>
-        new Promise<number>((resolve) => {
-          const session = window.rhetorix;
-          const after = (): void => {
-            if (session?.store.onAir(performance.now()).pictures.join() === before) return;
-            session?.afterPass.delete(after);
-            resolve(performance.timeOrigin + performance.now());
-          };
-          session?.afterPass.add(after);
-        }),
-      before,
-    );
+    await host.evaluate((before) => {
+      window.shown = new Promise<number>((resolve) => {
+        const session = window.rhetorix;
+        const after = (): void => {
+          if (session?.store.onAir(performance.now()).pictures.join() === before) return;
+          session?.afterPass.delete(after);
+          resolve(performance.timeOrigin + performance.now());
+        };
+        session?.afterPass.add(after);
+      });
+    }, before);
     await panel.evaluate(() => addEventListener('keydown', (event) => (document.body.dataset.pressed = String(performance.timeOrigin + event.timeStamp)), { once: true, capture: true }));
     await panel.keyboard.press('k');
-    took.push((await shown) - Number(await panel.evaluate(() => document.body.dataset.pressed)));
+    took.push((await host.evaluate(() => window.shown)) - Number(await panel.evaluate(() => document.body.dataset.pressed)));
     await panel.waitForTimeout(300);
   }
   return took;

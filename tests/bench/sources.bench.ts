@@ -58,7 +58,7 @@ test('bench of the rig', async ({ newDesk, api, baseURL }) => {
 
   const deck = await longDeck();
   await host.getByTestId('still-file').setInputFiles(deck);
-  const card = host.locator('[data-testid=source-card]', { hasText: 'sixty' });
+  const card = host.locator('[data-testid=source-card]').filter({ has: host.getByRole('heading', { name: 'sixty', exact: true }) });
   await card.waitFor();
   const source = await api.sourceId('sixty');
   await host.reload();
@@ -87,7 +87,7 @@ test('bench of the rig', async ({ newDesk, api, baseURL }) => {
   });
   for (const [i, device] of devices.slice(0, 2).entries()) await api.send('source.connect', { name: `Camera ${i}`, kind: 'camera', settings: { device, label: 'fake', width: 640, height: 360 } });
   await api.send('source.connect', { name: 'Roving phone', kind: 'phone', settings: {} });
-  await host.locator('[data-testid=source-card]', { hasText: 'Roving phone' }).getByTestId('show-link').click();
+  await host.locator('[data-testid=source-card]').filter({ has: host.getByRole('heading', { name: 'Roving phone', exact: true }) }).getByTestId('show-link').click();
   const url = (await host.getByTestId('join-url').getAttribute('href')) ?? '';
   const phoneBrowser = await launch(FAKE_DEVICES);
   const phone = await (await phoneBrowser.newContext({ ...(baseURL === undefined ? {} : { baseURL }) })).newPage();
