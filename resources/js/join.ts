@@ -65,7 +65,9 @@ class Joining {
   private async open(): Promise<void> {
     if (!('mediaDevices' in navigator)) throw new DOMException('', 'SecurityError');
     const sound = element('with-sound', HTMLInputElement).checked;
-    const size = { width: { ideal: 1280 }, height: { ideal: 720 }, frameRate: { ideal: 30 } };
+    const upright = document.querySelector<HTMLInputElement>('input[name=held]:checked')?.value === 'upright';
+    const [width, height] = upright ? [720, 1280] : [1280, 720];
+    const size = { width: { ideal: width }, height: { ideal: height }, aspectRatio: { ideal: width / height }, frameRate: { ideal: 30 } };
     const stream =
       this.facing === 'screen'
         ? await navigator.mediaDevices.getDisplayMedia({ video: { frameRate: { ideal: 30 } }, audio: sound })
@@ -160,6 +162,7 @@ class Joining {
     const can = (track && 'getCapabilities' in track ? track.getCapabilities() : {}) as ExtendedCapabilities;
     const settings = (track?.getSettings() ?? {}) as ExtendedSettings;
     return {
+      name: element('device-name', HTMLInputElement).value.trim().slice(0, 40),
       battery: battery ? Math.round(battery.level * 100) : null,
       charging: battery?.charging ?? false,
       facing: this.facing,

@@ -24,7 +24,13 @@
                 <label class="choice"><input type="radio" name="from" value="user"> the camera at the front</label>
                 <label class="choice" id="from-screen"><input type="radio" name="from" value="screen"> the screen of this device</label>
             </fieldset>
+            <fieldset class="grid grid-cols-2 gap-2">
+                <legend class="label">How you hold it</legend>
+                <label class="choice"><input type="radio" name="held" value="lying" checked> lying</label>
+                <label class="choice"><input type="radio" name="held" value="upright"> upright</label>
+            </fieldset>
             <label class="choice"><input type="checkbox" id="with-sound"> with its sound</label>
+            <div><label class="label" for="device-name">Your name, for the desk (if you like)</label><input id="device-name" class="field" maxlength="40" autocomplete="name"></div>
             <button type="button" id="start" class="button-main min-h-14 w-full text-lg" data-testid="join-start">Start</button>
         </div>
         <div class="join-during flex flex-wrap items-center gap-3 p-4">

@@ -10,7 +10,7 @@
                 <a class="place" data-place="{{ $name }}" href="/shows/{{ $show->id }}{{ $path }}" @if ($here === $name) aria-current="page" @endif>{{ $word }}</a>
             @endforeach
         </nav>
-        <div class="ml-auto flex items-center gap-2">
+        <div class="ml-auto flex flex-wrap items-center gap-2 max-lg:w-full max-lg:py-1 lg:flex-nowrap">
             <p id="away" hidden class="chip border-sun text-ink">The server does not answer: the desk goes on, presses are kept</p>
             <p id="live-microphones" class="chip-microphone" data-testid="live-microphones">No open microphone</p>
             <p id="host" class="chip" data-testid="host">…</p>

@@ -6,6 +6,8 @@ import { TrackFrames } from './track-frames';
 
 /** What the device says of itself. */
 export interface PhoneAbout {
+  /** what its owner calls it; empty if nothing was written */
+  name: string;
   battery: number | null;
   charging: boolean;
   facing: string;

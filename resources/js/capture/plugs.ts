@@ -16,7 +16,7 @@ export interface Matching {
 }
 
 /** Names that the browser adds for whatever is chosen in the system; they are no devices of their own. */
-const ALIASES = ['default', 'communications'];
+export const ALIASES = ['default', 'communications'];
 
 export async function pluggedDevices(): Promise<Plugged[]> {
   if (!('mediaDevices' in navigator)) return [];

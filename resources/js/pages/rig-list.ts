@@ -27,6 +27,7 @@ function since(session: ShowSession, server: number): string {
 }
 
 export function rigList(session: ShowSession) {
+  const counts = new Map<string, { frames: number; at: number; rate: number | null }>();
   return {
     /** counts up when a feed changes, so that Alpine asks again */
     looks: 0,
@@ -61,10 +62,21 @@ export function rigList(session: ShowSession) {
       if (!session.isHost) return { state: 'held elsewhere', word: found ? 'live' : 'held elsewhere', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
       return { state: feed ? 'live' : 'opening', word: feed ? 'live' : 'opening', measured: found ? since(session, found.since) : '', sentence: '', help: '' };
     },
+    /** Frames that really arrive in a second, counted over a second or more. */
+    rate(source: string): number | null {
+      const feed = session.rig?.feeds.get(source);
+      if (feed?.state !== 'live') return null;
+      const now = performance.now();
+      const last = counts.get(source);
+      if (!last || now - last.at > 1500) counts.set(source, { frames: feed.frames, at: now, rate: last ? Math.round(((feed.frames - last.frames) * 1000) / (now - last.at)) : null });
+      return counts.get(source)?.rate ?? null;
+    },
     size(source: string): string {
       void this.looks;
       const entry = session.store.book.sources[source];
-      return entry?.width && entry.height ? `${entry.width} × ${entry.height}` : '';
+      const size = entry?.width && entry.height ? `${entry.width} × ${entry.height}` : '';
+      const rate = entry?.moving ? this.rate(source) : null;
+      return [size, entry?.portrait ? 'upright' : '', rate === null ? '' : `${rate} a second`].filter((word) => word !== '').join(', ');
     },
     /** Sizes and rates that a camera of this computer can do, as far as it tells. */
     sizes(source: string): { label: string; width: number; height: number; rate: number }[] {

@@ -51,7 +51,7 @@
     @endif
     @if ($kind === 'phone')
         <div class="space-y-2" x-cloak x-show="phone">
-            <p class="text-sm text-soft">Battery <span class="font-semibold text-ink" x-text="phone?.battery === null ? 'not told' : `${phone?.battery} %${phone?.charging ? ', charging' : ''}`"></span> · arrives at <span class="font-semibold text-ink" x-text="bitrate || '…'"></span></p>
+            <p class="text-sm text-soft"><span class="font-semibold text-ink" x-text="phone?.name"></span> <span x-show="phone?.name">·</span> Battery <span class="font-semibold text-ink" x-text="phone?.battery === null ? 'not told' : `${phone?.battery} %${phone?.charging ? ', charging' : ''}`"></span> · arrives at <span class="font-semibold text-ink" x-text="bitrate || '…'"></span></p>
             <label class="flex items-center gap-2 text-sm" x-show="phone?.can.zoom">Zoom <input type="range" class="grow accent-(--accent)" :min="phone?.can.zoom?.min" :max="phone?.can.zoom?.max" :step="phone?.can.zoom?.step" :value="phone?.settings.zoom" @change="setPhone({ zoom: $event.target.valueAsNumber })"></label>
             <label class="flex items-center gap-2 text-sm" x-show="phone?.can.exposure">Exposure <input type="range" class="grow accent-(--accent)" :min="phone?.can.exposure?.min" :max="phone?.can.exposure?.max" :step="phone?.can.exposure?.step" :value="phone?.settings.exposure" @change="setPhone({ exposure: $event.target.valueAsNumber })"></label>
             <button type="button" class="button min-h-9" x-show="phone?.can.torch" :aria-pressed="phone?.settings.torch" @click="setPhone({ torch: !phone?.settings.torch })">Torch</button>

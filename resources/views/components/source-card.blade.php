@@ -36,7 +36,7 @@
                 @if ($kind->value === 'phone')
                     <button type="button" class="button min-h-9" :aria-expanded="part === 'link'" @click="part = part === 'link' ? '' : 'link'" data-testid="show-link">Link and code</button>
                 @endif
-                @if ($core->hasPicture() && ! in_array($kind->value, ['guest', 'still', 'colour', 'test-picture'], true))
+                @if ($core->hasPicture() && ! in_array($kind->value, ['guest', 'colour', 'test-picture'], true))
                     <button type="button" class="button-quiet" :aria-expanded="part === 'handle'" @click="part = part === 'handle' ? '' : 'handle'" data-testid="handle">Handle</button>
                 @endif
                 @if (in_array($kind->value, ['camera', 'screen', 'deck', 'colour', 'test-picture'], true))

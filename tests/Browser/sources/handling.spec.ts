@@ -100,6 +100,35 @@ test('does the same by its buttons on the desk, and a click on the picture comes
   await expect(opened(desk)).toBeHidden();
 });
 
+test('finds the black bars of a padded picture and crops them at a press', async ({ desk, api }) => {
+  await desk.goto(`/shows/${api.id}/rig`);
+  await becomeHost(desk);
+  const png = await desk.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [1280, 720];
+    const context = canvas.getContext('2d');
+    if (context) context.fillStyle = '#000000';
+    context?.fillRect(0, 0, 1280, 720);
+    if (context) context.fillStyle = '#c08040';
+    context?.fillRect(437, 0, 406, 720); // an upright phone in a wide picture
+    return canvas.toDataURL('image/png').split(',')[1] ?? '';
+  });
+  await desk.getByTestId('still-file').setInputFiles({ name: 'Padded.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  await expect(desk.locator('[data-testid=source-card]', { hasText: 'Padded' })).toHaveAttribute('data-state', 'live');
+  const source = await api.sourceId('Padded');
+  await desk.waitForFunction((id) => (window.rhetorix?.rig?.feeds.get(id)?.frames ?? 0) > 0, source);
+  const padded = desk.locator('[data-testid=source-card]', { hasText: 'Padded' });
+  await padded.getByTestId('handle').click();
+  await padded.getByTestId('find-bars').click();
+  await padded.getByTestId('crop-bars').click();
+  await expect.poll(async () => (await api.state()).desk.handlings[source]?.framing.crop.width).toBeCloseTo(406 / 1280, 1);
+  const { book } = await api.state();
+  const layer = Object.values(book.pictures).find(({ name }) => name === 'Padded')?.plan.layers[0];
+  // upright now: as high as the canvas, and in its middle
+  expect(layer?.dest.height).toBeCloseTo(720, 0);
+  expect(layer?.dest.x).toBeGreaterThan(400);
+});
+
 test('one key hides every shared screen at once, everywhere, and brings it back', async ({ desk, newDesk, api }) => {
   await desk.goto(`/shows/${api.id}/rig`);
   await becomeHost(desk);

@@ -48,6 +48,8 @@ test('is laid out before anybody is there, joins by its link, and is told when i
 
   const { browser, phone } = await phoneAt(url);
   await expect(phone.locator('#tally')).toHaveText('not on air');
+  await phone.getByText('upright').click();
+  await phone.getByLabel('Your name').fill('Mira');
   await phone.getByTestId('join-start').click();
   await expect(phone.getByTestId('link-state')).toHaveText('The desk has your picture.');
   await expect(placeCard).toHaveAttribute('data-state', 'live');
@@ -64,8 +66,10 @@ test('is laid out before anybody is there, joins by its link, and is told when i
   await expect(card(desk, picture)).toHaveAttribute('data-tally', 'program');
   // Chromium's fake camera is a green field
   await expect.poll(async () => { const { r, g } = await meanColour(desk, PROGRAM, { x: 0.45, y: 0.05, width: 0.1, height: 0.1 }); return g - r; }).toBeGreaterThan(60);
+  // it was held upright, and is laid out so
+  expect((await api.state()).book.sources[place]?.portrait).toBe(true);
   // what it says of itself has come to the rig
-  await desk.waitForFunction((id) => (window.rhetorix?.rig?.feeds.get(id) as { about?: { facing: string } } | undefined)?.about?.facing === 'environment', place);
+  await desk.waitForFunction((id) => (window.rhetorix?.rig?.feeds.get(id) as { about?: { facing: string; name: string } } | undefined)?.about?.name === 'Mira', place);
 
   // it leaves without a word: its last frame, then its card, and it comes back by itself
   await phone.reload();

@@ -1,4 +1,5 @@
 /** What the parts for connecting something have in common. */
+import { ALIASES } from '../../capture/plugs';
 import { problemOf, sentenceOf } from '../../capture/problems';
 import { OwnScreen } from '../../capture/screen';
 import { Unreachable } from '../../link/http';
@@ -11,7 +12,7 @@ export interface Choice {
 
 export async function devices(kind: MediaDeviceKind, plain: string): Promise<Choice[]> {
   if (!('mediaDevices' in navigator)) return [];
-  const all = (await navigator.mediaDevices.enumerateDevices()).filter((device) => device.kind === kind && device.deviceId !== '');
+  const all = (await navigator.mediaDevices.enumerateDevices()).filter((device) => device.kind === kind && device.deviceId !== '' && !ALIASES.includes(device.deviceId));
   return all.map((device, i) => ({ id: device.deviceId, label: device.label === '' ? `${plain} ${i + 1}` : device.label }));
 }
 
