@@ -22,7 +22,7 @@ final readonly class Services
     public function answer(string $soap): array
     {
         $document = new DOMDocument;
-        if ($soap === '' || ! @$document->loadXML($soap, LIBXML_NONET)) {
+        if ($soap === '' || ! $document->loadXML($soap, LIBXML_NONET | LIBXML_NOERROR | LIBXML_NOWARNING)) {
             return $this->fault('400 Bad Request', 'Sender', 'WellFormed', 'This is not XML.');
         }
         $envelope = new DOMXPath($document);

@@ -3,10 +3,14 @@
 namespace Tests\vectors;
 
 use Rhetorix\Core\Picture\PlanBook;
+use Rhetorix\Core\Rig\Clip;
+use Rhetorix\Core\Rig\Live\ClipEnd;
+use Rhetorix\Core\Rig\Live\Playback;
 use Rhetorix\Core\Switching\Desk;
 use Rhetorix\Core\Switching\Tally;
 use Rhetorix\Core\Switching\Transition\TransitionKind;
 use Rhetorix\Core\Switching\Transition\TransitionPlan;
+use Rhetorix\Core\Time\Milliseconds;
 
 /**
  * What the core computes, written down for the browser's side to be held
@@ -22,6 +26,7 @@ final class Vectors
         return [
             'book' => array_intersect_key($book->toArray(), ['pictures' => 1, 'rules' => 1, 'showing' => 1, 'transitions' => 1]),
             'sequences' => array_map(fn (int $seed): array => self::sequence($seed, $book), range(1, 12)),
+            'clips' => self::clips(),
             'blends' => array_map(fn (int $i): array => [$i / 100, TransitionPlan::of(TransitionKind::Mix)->at($i / 100)->toArray()], range(0, 100)),
         ];
     }
@@ -50,5 +55,20 @@ final class Vectors
         }
 
         return $steps;
+    }
+
+    /** @return list<array<string, mixed>> where a clip stands at random moments */
+    private static function clips(): array
+    {
+        mt_srand(33);
+        $cases = [];
+        for ($i = 0; $i < 60; $i++) {
+            $clip = new Clip(Milliseconds::of(mt_rand(500, 20_000)), Milliseconds::of(0), ClipEnd::cases()[mt_rand(0, 2)], false);
+            $playback = Playback::at(mt_rand(0, 3) > 0, Milliseconds::of(mt_rand(0, 20_000)), at(100_000));
+            $now = 100_000 + mt_rand(-200, 60_000);
+            $cases[] = ['clip' => $clip->toArray(), 'playback' => $playback->toArray(), 'now' => $now, 'position' => $playback->positionAt(at($now), $clip->length, $clip->end)->count];
+        }
+
+        return $cases;
     }
 }
