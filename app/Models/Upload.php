@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\File;
 
 /**
  * A file on its way in. What has arrived of it lies on disk, so that it can
@@ -24,6 +25,15 @@ class Upload extends Model
     public function path(): string
     {
         return storage_path("uploads/{$this->id}");
+    }
+
+    /** What nobody went on with for days is given up. */
+    public static function forgetOld(): void
+    {
+        foreach (self::query()->where('updated_at', '<', now()->subDays(2))->get() as $upload) {
+            File::delete($upload->path());
+            $upload->delete();
+        }
     }
 
     /** Bytes that have arrived. */

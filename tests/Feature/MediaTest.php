@@ -117,3 +117,13 @@ it('lets nobody go on with the file of another show', function (): void {
     $this->patchJson("{$this->path}/uploads/{$upload->id}")->assertNotFound();
     $this->postJson("{$this->path}/media", ['upload' => $upload->id])->assertNotFound();
 });
+
+it('gives up what nobody went on with for days, and keeps what is fresh', function (): void {
+    $old = $this->uploaded($this->reading, $this->ada, 'old.png', 'half a file');
+    $fresh = $this->uploaded($this->reading, $this->ada, 'fresh.png', 'half a file');
+    Upload::query()->whereKey($old->id)->update(['updated_at' => now()->subDays(3)]);
+    $this->post("{$this->path}/uploads", [], ['Upload-Length' => '100'])->assertCreated();
+    expect(Upload::query()->whereKey($old->id)->exists())->toBeFalse()->and(is_file($old->path()))->toBeFalse()
+        ->and(is_file($fresh->path()))->toBeTrue();
+    unlink($fresh->path());
+});

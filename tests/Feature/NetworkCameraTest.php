@@ -1,5 +1,6 @@
 <?php
 
+use App\Devices\NetworkCamera\CameraProbe;
 use App\Models\NetworkCamera;
 use Illuminate\Support\Facades\Process;
 
@@ -61,4 +62,11 @@ it('lets nobody look through the camera of another show', function (): void {
     $ben = $this->person('Ben');
     $other = $this->show($ben)->networkCameras()->create(['address' => '127.0.0.1', 'login' => null, 'maker' => 'Cam', 'stream_uri' => 'http://127.0.0.1:1/s', 'snapshot_uri' => null]);
     $this->get("{$this->path}/cameras/{$other->id}/stream")->assertNotFound();
+});
+
+it('does not have the server ask its own services where people rely on it', function (): void {
+    expect(CameraProbe::reach()->includes('127.0.0.1'))->toBeTrue('where the simulated camera runs');
+    app()->detectEnvironment(fn (): string => 'production');
+    expect(CameraProbe::reach()->includes('127.0.0.1'))->toBeFalse();
+    app()->detectEnvironment(fn (): string => 'testing');
 });

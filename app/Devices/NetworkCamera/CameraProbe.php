@@ -46,14 +46,21 @@ final class CameraProbe
         ]);
     }
 
-    /** What this computer's network cards reach. */
+    /**
+     * What this computer's network cards reach. Itself only where the
+     * simulated camera runs: elsewhere nobody may have the server ask its own
+     * services.
+     */
     public static function reach(): Reach
     {
         $ranges = [];
         foreach (net_get_interfaces() ?: [] as $card) {
             foreach ($card['unicast'] ?? [] as $own) {
                 if (isset($own['address'], $own['netmask']) && filter_var($own['address'], FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) !== false) {
-                    $ranges[] = AddressRange::ofCard($own['address'], $own['netmask']);
+                    $range = AddressRange::ofCard($own['address'], $own['netmask']);
+                    if (! $range->isLoopback() || ! app()->isProduction()) {
+                        $ranges[] = $range;
+                    }
                 }
             }
         }

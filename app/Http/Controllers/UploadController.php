@@ -28,6 +28,7 @@ class UploadController extends Controller
             throw BadMedia::empty($name);
         }
         MediaIntake::mustNotExceed('clip', (int) $bytes);
+        Upload::forgetOld();
         if (disk_free_space(storage_path()) < (int) $bytes + 200 * 1_048_576) {
             throw BadMedia::noRoom();
         }
