@@ -6,6 +6,7 @@ use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 
 beforeEach(function (): void {
+    array_map(unlink(...), glob(storage_path('uploads/*')) ?: []);
     $this->ada = $this->person('Ada');
     $this->reading = $this->show($this->ada);
     $this->path = "/shows/{$this->reading->id}";
