@@ -29,6 +29,7 @@ export async function pluggedDevices(): Promise<Plugged[]> {
 
 export class Plugs extends EventTarget {
   matching: Matching = { here: {}, missing: [], offers: {}, waiting: [] };
+  private asked = 0;
   private readonly look = (): void => void this.ask();
 
   constructor(
@@ -47,9 +48,11 @@ export class Plugs extends EventTarget {
   }
 
   async ask(): Promise<void> {
+    const ask = ++this.asked;
     const devices = await pluggedDevices();
     const matching = await postJson<Matching>(`/shows/${this.show}/devices`, { devices }).catch(() => null);
-    if (!matching) return;
+    // An older answer may come later; only the newest says what is plugged in now.
+    if (!matching || ask !== this.asked) return;
     this.matching = matching;
     this.dispatchEvent(new Event('change'));
   }
