@@ -13,7 +13,7 @@ interface CapturedTab {
 }
 
 const HANDLE = crypto.randomUUID();
-const BITS = 14;
+const BITS = 18;
 const BIT_MS = 110;
 /** Correlation of a row of the picture with the code, from -1 to 1: chance stays under it. */
 const FOUND = 0.8;
@@ -32,7 +32,8 @@ export async function isOwnScreen(stream: MediaStream): Promise<boolean> {
   if (handle?.handle === HANDLE) return true;
   // Another tab of the browser is not this one, whatever it shows.
   if (track.getSettings().displaySurface === 'browser' && handle !== undefined) return false;
-  return blinksInto(track);
+  // A moving picture may follow one code by chance, but hardly another one after it.
+  return (await blinksInto(track)) && blinksInto(track);
 }
 
 async function blinksInto(track: MediaStreamTrack): Promise<boolean> {
