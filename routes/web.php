@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\AdjustController;
 use App\Http\Controllers\CommandController;
 use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\HostController;
@@ -38,6 +39,7 @@ Route::middleware('auth')->group(function (): void {
         Route::middleware('can:view,show')->group(function (): void {
             Route::get('/', [ShowController::class, 'desk']);
             Route::get('/rig', [ShowController::class, 'rig']);
+            Route::get('/sources/{source}/adjust', [AdjustController::class, 'page'])->whereUuid('source');
             Route::get('/line-up', [ShowController::class, 'lineUp']);
             Route::get('/decks/{source}', [ShowController::class, 'deck'])->whereUuid('source');
             Route::get('/cameras/{camera}/stream', [NetworkCameraController::class, 'stream'])->whereUuid('camera');
@@ -52,6 +54,12 @@ Route::middleware('auth')->group(function (): void {
         Route::middleware('can:operate,show')->group(function (): void {
             Route::post('/commands', [CommandController::class, 'store']);
             Route::post('/plan', [CommandController::class, 'plan']);
+            Route::prefix('/sources/{source}')->whereUuid('source')->group(function (): void {
+                Route::post('/try', [AdjustController::class, 'attempt']);
+                Route::post('/match', [AdjustController::class, 'match']);
+                Route::post('/backing', [AdjustController::class, 'backing']);
+            });
+            Route::post('/reading', [AdjustController::class, 'reading']);
             Route::post('/host', [HostController::class, 'store']);
             Route::post('/stills', [HostController::class, 'putStills']);
             Route::post('/media', [MediaController::class, 'store']);

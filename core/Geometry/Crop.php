@@ -39,6 +39,20 @@ final readonly class Crop
         return new self($fields->number('x', 0, 1), $fields->number('y', 0, 1), $fields->number('width', 0, 1), $fields->number('height', 0, 1));
     }
 
+    /**
+     * What is left when something is cut off each edge.
+     *
+     * @param  Fields  $fields  {left, top, right, bottom}: fractions of the width and height
+     *
+     * @throws BadGeometry when nothing is left
+     */
+    public static function cutting(Fields $fields): self
+    {
+        [$left, $top] = [$fields->number('left', 0, 1), $fields->number('top', 0, 1)];
+
+        return new self($left, $top, 1 - $left - $fields->number('right', 0, 1), 1 - $top - $fields->number('bottom', 0, 1));
+    }
+
     public function isWhole(): bool
     {
         return $this == self::whole();

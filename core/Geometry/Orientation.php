@@ -76,6 +76,19 @@ enum Orientation: string
         };
     }
 
+    /** From a part of the source to where it is in what is seen, both in fractions. */
+    public function fromSource(Crop $source): Crop
+    {
+        $turned = match ($this->quarterTurns()) {
+            1 => new Crop(1 - $source->y - $source->height, $source->x, $source->height, $source->width),
+            2 => new Crop(1 - $source->x - $source->width, 1 - $source->y - $source->height, $source->width, $source->height),
+            3 => new Crop($source->y, 1 - $source->x - $source->width, $source->height, $source->width),
+            default => $source,
+        };
+
+        return $this->isMirrored() ? new Crop(1 - $turned->x - $turned->width, $turned->y, $turned->width, $turned->height) : $turned;
+    }
+
     /**
      * Where each press leads from each orientation, for screens that show the buttons.
      *

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Picture;
 
+use Rhetorix\Core\Geometry\Fit;
 use Rhetorix\Core\Layout\Window;
 use Rhetorix\Core\Rig\Live\Handlings;
 use Rhetorix\Core\Rig\Source;
+use Rhetorix\Core\Rig\SourceKind;
 
 /** From what a picture means to what has to be painted. */
 final readonly class Composer
@@ -28,7 +30,7 @@ final readonly class Composer
         foreach ($picture->layout->windows($this->canvas->size) as $window) {
             $source = $this->sources[$picture->fills[$window->slot] ?? ''] ?? null;
             if ($source !== null) {
-                $layers[] = $this->layer($window, $source);
+                array_push($layers, ...$this->behind($window, $source), ...[$this->layer($window, $source)]);
             }
         }
 
@@ -44,10 +46,30 @@ final readonly class Composer
 
     private function layer(Window $window, Source $source): Layer
     {
-        $framing = $this->handlings->of($source->id)->framing;
+        $handling = $this->handlings->of($source->id);
+        $framing = $handling->framing;
         $seen = $framing->size($source->layoutSize());
-        $placed = ($window->fit ?? $source->fitAlone($seen))->place($seen, $window->rect);
+        $placed = ($framing->fit ?? $window->fit ?? $source->fitAlone($seen))->place($seen, $window->rect);
 
-        return Layer::ofSource($window->slot, $source->id, $placed->dest, $framing->toSource($placed->crop), orientation: $framing->orientation);
+        return Layer::ofSource(
+            $window->slot,
+            $source->id,
+            $placed->dest,
+            $framing->toSource($placed->crop),
+            orientation: $framing->orientation,
+            letsThrough: $handling->key !== null || $source->kind === SourceKind::Still,
+        );
+    }
+
+    /** @return list<Layer> what is put behind a source fills its whole window */
+    private function behind(Window $window, Source $source): array
+    {
+        $behind = $this->handlings->of($source->id)->behind();
+        if ($behind->colour !== null) {
+            return [Layer::ofColour("{$window->slot} behind", $behind->colour, $window->rect)];
+        }
+        $other = $this->sources[$behind->source ?? ''] ?? null;
+
+        return $other === null ? [] : [$this->layer(new Window("{$window->slot} behind", $window->rect, Fit::Cover), $other)];
     }
 }

@@ -8,7 +8,7 @@ use Rhetorix\Core\Geometry\Crop;
 use Rhetorix\Core\Geometry\Orientation;
 use Rhetorix\Core\Geometry\Rect;
 
-/** One thing painted on the canvas: a part of a source, or a card. */
+/** One thing painted on the canvas: a part of a source, a card, or a flat colour. */
 final readonly class Layer
 {
     private function __construct(
@@ -19,6 +19,8 @@ final readonly class Layer
         public Crop $crop,
         public float $opacity,
         public Orientation $orientation,
+        public ?string $fill = null,
+        public bool $letsThrough = false,
     ) {
     }
 
@@ -28,10 +30,11 @@ final readonly class Layer
      * @param  Crop  $crop  fractions of the source, before it is turned
      * @param  float  $opacity  0 to 1
      * @param  Orientation  $orientation  how the crop is turned into dest
+     * @param  bool  $letsThrough  what lies behind is seen through it
      */
-    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0, Orientation $orientation = Orientation::Upright): self
+    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0, Orientation $orientation = Orientation::Upright, bool $letsThrough = false): self
     {
-        return new self($key, $source, null, $dest, $crop, $opacity, $orientation);
+        return new self($key, $source, null, $dest, $crop, $opacity, $orientation, null, $letsThrough);
     }
 
     public static function ofCard(string $key, Card $card): self
@@ -39,10 +42,16 @@ final readonly class Layer
         return new self($key, null, $card, $card->size->asRect(), Crop::whole(), 1.0, Orientation::Upright);
     }
 
+    /** @param  string  $colour  "#a1b2c3" */
+    public static function ofColour(string $key, string $colour, Rect $dest): self
+    {
+        return new self($key, null, null, $dest, Crop::whole(), 1.0, Orientation::Upright, $colour);
+    }
+
     /** Whether nothing shows through. */
     public function isOpaque(): bool
     {
-        return $this->opacity >= 1.0;
+        return $this->opacity >= 1.0 && ! $this->letsThrough;
     }
 
     /** @return array<string, mixed> */
@@ -52,11 +61,13 @@ final readonly class Layer
             'key' => $this->key,
             'source' => $this->source,
             'card' => $this->card?->toArray(),
+            'fill' => $this->fill,
             'dest' => $this->dest->toArray(),
             'crop' => $this->crop->toArray(),
             'turn' => $this->orientation->quarterTurns(),
             'mirror' => $this->orientation->isMirrored(),
             'opacity' => $this->opacity,
+            'lets_through' => $this->letsThrough,
         ];
     }
 }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Picture;
 
+use Rhetorix\Core\Geometry\Crop;
 use Rhetorix\Core\Geometry\Orientation;
+use Rhetorix\Core\Layout\FullLayout;
 use Rhetorix\Core\LineUp\Health\Thresholds;
 use Rhetorix\Core\Rig\DeviceProblem;
+use Rhetorix\Core\Rig\Live\Handling;
 use Rhetorix\Core\Rig\Live\Handlings;
 use Rhetorix\Core\Rig\Live\LinkedDecks;
 use Rhetorix\Core\Rig\Live\Magnify;
@@ -95,7 +98,7 @@ final class PlanBook
                 Desk::HOLDING => $this->page(Desk::HOLDING, 'Holding card', Group::Waiting, KeyPlaces::HOLDING),
                 ...array_map($this->pageOf(...), $this->pictures),
             ],
-            'sources' => array_map(fn (Source $source): array => SourcePage::of($source, $this->decks(), $this->handlings->of($source->id)->framing), $this->sources),
+            'sources' => array_map(fn (Source $source): array => SourcePage::of($source, $this->decks(), $this->handlings->of($source->id)), $this->sources),
             'transitions' => $transitions,
             'rules' => Rulebook::standard()->toArray(),
             'showing' => array_map(fn (Showing $showing): array => $showing->toArray(), Showing::all()),
@@ -116,15 +119,40 @@ final class PlanBook
      */
     public function pagesWith(string $source): array
     {
-        return array_map($this->pageOf(...), array_filter($this->pictures, fn (Picture $picture): bool => $picture->uses($source)));
+        return array_map($this->pageOf(...), array_filter($this->pictures, fn (Picture $picture): bool => $picture->uses($source) || $this->standsBehind($source, $picture)));
+    }
+
+    private function standsBehind(string $source, Picture $picture): bool
+    {
+        return array_filter($picture->fills, fn (string $fill): bool => $this->handlings->of($fill)->behind()->source === $source) !== [];
     }
 
     /** @return array<string, array<string, mixed>> the page of a source, by its id */
     public function sourcePage(string $source): array
     {
         return isset($this->sources[$source])
-            ? [$source => SourcePage::of($this->sources[$source], $this->decks(), $this->handlings->of($source)->framing)]
+            ? [$source => SourcePage::of($this->sources[$source], $this->decks(), $this->handlings->of($source))]
             : [];
+    }
+
+    /**
+     * A source alone, as it would be if it were handled otherwise.
+     *
+     * @return array{plan: array<string, mixed>, seen: array<string, mixed>, look: ?array<string, mixed>, handling: array<string, mixed>, edges: array<string, int>, key_edges: array<string, int>}
+     */
+    public function tried(string $source, Handling $handling): array
+    {
+        $size = $this->sources[$source]->layoutSize();
+        $alone = new Picture('alone', '', Group::Material, new FullLayout(), ['large' => $source]);
+
+        return [
+            'plan' => (new Composer($this->canvas, $this->sources, $this->handlings->with($source, $handling)))->compose($alone)->toArray(),
+            'seen' => SourcePage::seen($handling->framing),
+            'look' => $handling->look(),
+            'handling' => $handling->toArray(),
+            'edges' => $handling->framing->edges($size),
+            'key_edges' => $handling->framing->edgesOf($handling->key->inside ?? Crop::whole(), $size),
+        ];
     }
 
     /** The decks that are turned together with a group's name. */

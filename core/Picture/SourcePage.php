@@ -6,6 +6,7 @@ namespace Rhetorix\Core\Picture;
 
 use Rhetorix\Core\Geometry\Crop;
 use Rhetorix\Core\Rig\Live\Framing;
+use Rhetorix\Core\Rig\Live\Handling;
 use Rhetorix\Core\Rig\Live\LinkedDecks;
 use Rhetorix\Core\Rig\Source;
 use Rhetorix\Core\Rig\SourceKind;
@@ -17,7 +18,7 @@ final class SourcePage
      * @param  array<string, LinkedDecks>  $decks  by group
      * @return array<string, mixed>
      */
-    public static function of(Source $source, array $decks, Framing $framing): array
+    public static function of(Source $source, array $decks, Handling $handling): array
     {
         return [
             'name' => $source->name,
@@ -27,11 +28,8 @@ final class SourcePage
             'moving' => $source->kind->isMoving(),
             'watched' => $source->kind->isWatched(),
             // all of it as it is framed, for a look at the source itself
-            'seen' => [
-                'crop' => $framing->toSource(Crop::whole())->toArray(),
-                'turn' => $framing->orientation->quarterTurns(),
-                'mirror' => $framing->orientation->isMirrored(),
-            ],
+            'seen' => self::seen($handling->framing),
+            'look' => $handling->look(),
             ...self::cards($source),
             'deck' => $source->deck === null ? null : [
                 'group' => $source->deck->group,
@@ -40,6 +38,16 @@ final class SourcePage
             ],
             'clip' => $source->clip?->toArray(),
             'art' => self::art($source),
+        ];
+    }
+
+    /** @return array{crop: array<string, float>, turn: int, mirror: bool} */
+    public static function seen(Framing $framing): array
+    {
+        return [
+            'crop' => $framing->toSource(Crop::whole())->toArray(),
+            'turn' => $framing->orientation->quarterTurns(),
+            'mirror' => $framing->orientation->isMirrored(),
         ];
     }
 

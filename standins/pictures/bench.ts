@@ -1,5 +1,5 @@
 /** Looking straight down on a bench: stones, a streak plate, a lens, and a hand that moves a stone. */
-import { backdrop, ellipse, limb, polygon, sway, type Brush, type Paint } from './brush';
+import { backdrop, ellipse, greyCard, lamp, limb, polygon, sway, type Brush, type Paint } from './brush';
 
 type Point = [number, number];
 
@@ -71,6 +71,7 @@ function table(brush: Brush, width: number, height: number): void {
   }
   brush.fillStyle = '#f5f3ee';
   brush.fillRect(420, 560, 300, 110);
+  greyCard(brush, 40, 600, 64);
   STONES.forEach((stone) => paintStone(brush, stone));
 }
 
@@ -98,4 +99,6 @@ export const paintBench: Paint = (brush, seconds, width, height) => {
   brush.stroke();
   ellipse(brush, 900, 610, 56, 56, '#dfeaf055');
   limb(brush, [[945, 655], [1010, 712]], 18, '#3a4048');
+  // daylight from a window: bluer than the lamp of the microscope
+  lamp(brush, '#dbe9ff', width, height);
 };

@@ -75,3 +75,19 @@ export function backdrop(brush: Brush, name: string, width: number, height: numb
   }
   brush.drawImage(canvas, 0, 0, width, height);
 }
+
+/** A strip of greys from white to black and three plain colours, as photographers lay beside things: it looks different under each lamp. */
+export function greyCard(brush: Brush, x: number, y: number, side: number): void {
+  ['#f2f2f2', '#c0c0c0', '#808080', '#404040', '#b04a3c', '#4a8f58', '#3f5fa8'].forEach((colour, i) => {
+    brush.fillStyle = colour;
+    brush.fillRect(x + i * side, y, side, side);
+  });
+}
+
+/** The light of a lamp on all that was painted so far. */
+export function lamp(brush: Brush, colour: string, width: number, height: number): void {
+  brush.globalCompositeOperation = 'multiply';
+  brush.fillStyle = colour;
+  brush.fillRect(0, 0, width, height);
+  brush.globalCompositeOperation = 'source-over';
+}

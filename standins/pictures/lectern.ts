@@ -8,11 +8,11 @@ const HAIR = '#3c2a22';
 function hall(brush: Brush, width: number, height: number): void {
   brush.fillStyle = '#cfc3ae';
   brush.fillRect(0, 0, width, height);
-  // a plain blue-green backing, uneven as hung cloth is
+  // a backing to key, uneven as hung cloth is
   const cloth = brush.createLinearGradient(200, 0, 1080, 0);
-  cloth.addColorStop(0, '#4f8f84');
-  cloth.addColorStop(0.4, '#5a9d91');
-  cloth.addColorStop(1, '#477f77');
+  cloth.addColorStop(0, '#2a9a80');
+  cloth.addColorStop(0.4, '#31a78c');
+  cloth.addColorStop(1, '#238a73');
   brush.fillStyle = cloth;
   brush.fillRect(180, 0, 920, 640);
   brush.fillStyle = '#8a6a48';

@@ -1,5 +1,5 @@
 /** A thin section under crossed polarisers: the stage turns, and each grain goes through its interference colours and goes dark four times a turn. */
-import { backdrop, type Brush, type Paint } from './brush';
+import { backdrop, greyCard, lamp, type Brush, type Paint } from './brush';
 
 interface Grain {
   outline: [number, number][];
@@ -120,4 +120,7 @@ export const paintScope: Paint = (brush, seconds, width, height) => {
   brush.moveTo(width / 2 - height * 0.47, height / 2);
   brush.lineTo(width / 2 + height * 0.47, height / 2);
   brush.stroke();
+  greyCard(brush, 24, height - 92, 64);
+  // the lamp of a microscope is yellow
+  lamp(brush, '#ffe2b0', width, height);
 };

@@ -51,7 +51,7 @@ it('is stored and read again with the desk, also one from before there were hand
 it('names what is wrong with handling', function (array $wish, string $word): void {
     expect(fn () => handled(Desk::empty(), ['type' => 'handle', 'source' => 'bench', ...$wish]))->toThrow(BadInput::class, $word);
 })->with([
-    'nothing said' => [[], 'frozen, blank, framing or playback'],
+    'nothing said' => [[], 'frozen, blank, framing, playback, colour, key or behind'],
     'frozen by a word' => [['frozen' => 'yes'], '“frozen”'],
     'no such orientation' => [['framing' => ['orientation' => 'sideways']], 'framing.orientation'],
     'a crop outside' => [['framing' => ['crop' => ['x' => 0, 'y' => 0, 'width' => 2, 'height' => 1]]], 'framing.crop.width'],

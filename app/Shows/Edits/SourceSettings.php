@@ -18,6 +18,11 @@ use Rhetorix\Core\Support\Refusal;
 /** What each kind of source has to be told, and only that. */
 final class SourceSettings
 {
+    /** What a camera itself can be set to, as W3C Image Capture names it. */
+    private const DEVICE_MODES = ['exposure_mode', 'white_balance_mode'];
+
+    private const DEVICE_VALUES = ['exposure_time' => [0, 100_000], 'exposure_compensation' => [-20, 20], 'colour_temperature' => [1000, 40_000]];
+
     /** @return array<string, mixed> for a new source */
     public function first(Show $show, SourceKind $kind, Fields $given, string $name): array
     {
@@ -46,6 +51,14 @@ final class SourceSettings
         if ($kind === SourceKind::Camera) {
             foreach (['width' => 7680, 'height' => 4320, 'rate' => 120] as $name => $most) {
                 $changed += $given->has($name) ? [$name => $given->integer($name, 1, $most)] : [];
+            }
+        }
+        if ($kind === SourceKind::Camera) {
+            foreach (self::DEVICE_MODES as $name) {
+                $changed += $given->has($name) ? [$name => $given->string($name) === 'manual' ? 'manual' : 'continuous'] : [];
+            }
+            foreach (self::DEVICE_VALUES as $name => [$least, $most]) {
+                $changed += $given->has($name) ? [$name => $given->number($name, $least, $most)] : [];
             }
         }
         if ($kind === SourceKind::Screen && $given->has('detail')) {

@@ -7,6 +7,15 @@ import { TrackFrames } from './track-frames';
 /** A camera that sends nothing for so long has lost its signal, whatever its track says. */
 const SILENT_MS = 2000;
 
+/** What can be set at the device, and its name in W3C Image Capture. */
+export const DEVICE: Record<string, string> = {
+  exposure_mode: 'exposureMode',
+  exposure_time: 'exposureTime',
+  exposure_compensation: 'exposureCompensation',
+  white_balance_mode: 'whiteBalanceMode',
+  colour_temperature: 'colorTemperature',
+};
+
 export class CameraFeed extends Feed {
   track: MediaStreamTrack | undefined;
   private copies: TrackFrames | undefined;
@@ -18,6 +27,7 @@ export class CameraFeed extends Feed {
   };
 
   private asked = '';
+  private deviceSaid = '';
 
   constructor(
     private readonly entry: () => SourceEntry | undefined,
@@ -45,6 +55,7 @@ export class CameraFeed extends Feed {
   /** Another size, rate or device was chosen. */
   override follow(): void {
     if (this.asked !== '' && this.asked !== JSON.stringify(this.wish())) void this.restart();
+    else void this.setDevice();
   }
 
   override async restart(): Promise<void> {
@@ -56,6 +67,18 @@ export class CameraFeed extends Feed {
   /** What the device says that it can do, as far as the browser tells. */
   get capabilities(): MediaTrackCapabilities | null {
     return this.track && 'getCapabilities' in this.track ? this.track.getCapabilities() : null;
+  }
+
+  /** Exposure and white balance of the device itself, as far as it has them and somebody has chosen. */
+  private async setDevice(): Promise<void> {
+    const settings = this.entry()?.settings ?? {};
+    const can = (this.capabilities ?? {}) as Record<string, unknown>;
+    const wanted: Record<string, unknown> = {};
+    for (const [name, constraint] of Object.entries(DEVICE)) if (settings[name] !== undefined && can[constraint] !== undefined) wanted[constraint] = settings[name];
+    const said = JSON.stringify(wanted);
+    if (said === this.deviceSaid || !this.track) return;
+    this.deviceSaid = said;
+    if (said !== '{}') await this.track.applyConstraints({ advanced: [wanted as MediaTrackConstraintSet] }).catch(() => undefined);
   }
 
   private wish(): MediaTrackConstraints {
@@ -94,6 +117,8 @@ export class CameraFeed extends Feed {
       this.live();
     });
     this.copies = frames;
+    this.deviceSaid = '';
+    void this.setDevice();
   }
 
   /** Not there at the moment: it is asked for again until it comes back. */

@@ -2,9 +2,10 @@
 import type { DeskStore } from '../desk/store';
 import type { CommandLink } from '../link/commands';
 import type { Image } from '../painter/frame';
-import { paintCard } from '../painter/frame';
+import { letsThrough, paintCard } from '../painter/frame';
+import { Looks } from '../painter/looks';
 import type { Images } from '../painter/painter';
-import type { SourceEntry } from '../plan/types';
+import type { LookPlan, SourceEntry } from '../plan/types';
 import { ArtFeed } from './art';
 import { CameraFeed } from './camera';
 import { ClipFeed } from './clip';
@@ -29,6 +30,7 @@ interface Small {
 
 export class Rig extends EventTarget implements Images {
   readonly feeds = new Map<string, Feed>();
+  readonly looks: Looks;
   private readonly stage = new StandInStage();
   private readonly smalls = new Map<string, Small>();
   private readonly cards = new Map<string, Image>();
@@ -45,6 +47,7 @@ export class Rig extends EventTarget implements Images {
     private readonly audio: AudioContext,
   ) {
     super();
+    this.looks = new Looks(store.book.canvas.width);
   }
 
   /** Opens what is new in the book and closes what has left it. */
@@ -57,6 +60,7 @@ export class Rig extends EventTarget implements Images {
       this.feeds.delete(id);
       this.smalls.delete(id);
       this.frozen.delete(id);
+      this.looks.forget(id);
     }
     for (const [id, source] of Object.entries(sources)) {
       const feed = this.feeds.get(id);
@@ -73,6 +77,7 @@ export class Rig extends EventTarget implements Images {
   closeAll(): void {
     for (const feed of this.feeds.values()) feed.close();
     this.feeds.clear();
+    this.looks.close();
   }
 
   beginPass(now: number): void {
@@ -82,12 +87,28 @@ export class Rig extends EventTarget implements Images {
   }
 
   full = (source: string): Image | null => {
-    const { blank, frozen } = this.store.handlings.of(source);
-    if (blank) return this.card(source, 'blank');
-    if (frozen) return this.frozenImage(source);
+    if (this.store.handlings.of(source).blank) return this.card(source, 'blank');
+    const look = this.store.book.sources[source]?.look;
+    if (look) return this.withLook(source, source, look);
+    this.looks.forget(source);
+    return this.raw(source);
+  };
+
+  /** A source as it would be with another look, beside the one it has. */
+  tried = (source: string, look: LookPlan | null): Image | null => (look ? this.withLook(`${source} tried`, source, look) : this.raw(source));
+
+  /** A source as it comes, or as it stood when it was frozen. */
+  raw(source: string): Image | null {
+    if (this.store.handlings.of(source).frozen) return this.frozenImage(source);
     this.frozen.delete(source);
     return this.living(source);
-  };
+  }
+
+  private withLook(name: string, source: string, look: LookPlan): Image | null {
+    const raw = this.raw(source);
+    if (!raw || raw.ground !== undefined) return raw;
+    return this.looks.of(name, look, raw, this.frozen.has(source) ? 'frozen' : (this.feeds.get(source)?.frames ?? 0), this.now);
+  }
 
   small = (source: string): Image | null => {
     const image = this.full(source);
@@ -98,13 +119,18 @@ export class Rig extends EventTarget implements Images {
       this.smalls.set(source, small);
     }
     const { canvas } = small;
+    const lets = letsThrough(this.store.book.sources[source]);
     if (this.now - small.made >= SMALL_EVERY_MS) {
       const height = Math.max(1, Math.round((image.height / image.width) * SMALL_WIDTH));
       if (canvas.width !== SMALL_WIDTH || canvas.height !== height) {
         canvas.width = SMALL_WIDTH;
         canvas.height = height;
       }
-      canvas.getContext('2d', { alpha: false })?.drawImage(image.image, 0, 0, SMALL_WIDTH, height);
+      const context = canvas.getContext('2d');
+      if (context) {
+        context.globalCompositeOperation = lets ? 'copy' : 'source-over';
+        context.drawImage(image.image, 0, 0, SMALL_WIDTH, height);
+      }
       small.made = this.now;
     }
     return { image: canvas, width: canvas.width, height: canvas.height };
@@ -182,7 +208,7 @@ export class Rig extends EventTarget implements Images {
     const canvas = document.createElement('canvas');
     canvas.width = image.width;
     canvas.height = image.height;
-    canvas.getContext('2d', { alpha: false })?.drawImage(image.image, 0, 0);
+    canvas.getContext('2d')?.drawImage(image.image, 0, 0);
     const copy = { image: canvas, width: canvas.width, height: canvas.height };
     this.frozen.set(source, copy);
     return copy;

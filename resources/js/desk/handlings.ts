@@ -2,7 +2,7 @@
 import type { DeskState, Handling, Playback } from '../plan/types';
 import type { LiveCommand } from './store';
 
-const WHOLE: Handling = { framing: { crop: { x: 0, y: 0, width: 1, height: 1 }, orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 } }, frozen: false, blank: false, playback: null };
+const WHOLE: Handling = { framing: { crop: { x: 0, y: 0, width: 1, height: 1 }, orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 }, fit: 'auto' }, frozen: false, blank: false, playback: null, colour: {}, key: null, behind: null };
 
 export class Handlings {
   private constructor(

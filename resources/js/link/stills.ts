@@ -3,7 +3,7 @@
  * with all its sources in it, and panels paint the plans from that.
  */
 import type { DeskStore } from '../desk/store';
-import { paintCard, type Image } from '../painter/frame';
+import { letsThrough, paintCard, type Image } from '../painter/frame';
 import type { Images } from '../painter/painter';
 import { get, postForm } from './http';
 import type { HostLease } from './lease';
@@ -43,8 +43,9 @@ export class StillsSender {
   private async send(): Promise<void> {
     const sources = Object.keys(this.store.book.sources).filter((id) => this.store.book.sources[id]?.placeholder);
     this.sheet.height = CELL.height * Math.max(1, Math.ceil(sources.length / COLUMNS));
-    const context = this.sheet.getContext('2d', { alpha: false });
+    const context = this.sheet.getContext('2d');
     if (!context) return;
+    context.clearRect(0, 0, this.sheet.width, this.sheet.height);
     const map: StillsMap = {};
     sources.forEach((id, i) => {
       const image = this.images.full(id);
@@ -54,10 +55,12 @@ export class StillsSender {
       context.drawImage(image.image, ...place);
       map[id] = place;
     });
+    // What lets through needs a format that can; the other is made in a fifth of the time.
+    const type = sources.some((id) => letsThrough(this.store.book.sources[id])) ? 'image/webp' : 'image/jpeg';
     const form = new FormData();
     form.set('tab', this.lease.id);
     form.set('map', JSON.stringify(map));
-    form.set('image', await this.sheet.convertToBlob({ type: 'image/jpeg', quality: 0.72 }), 'stills.jpg');
+    form.set('image', await this.sheet.convertToBlob({ type, quality: 0.72 }), 'stills');
     await postForm(`/shows/${this.show}/stills`, form).catch(() => undefined);
   }
 }
@@ -109,7 +112,7 @@ export class StillsViewer implements Images {
       const canvas = document.createElement('canvas');
       canvas.width = width;
       canvas.height = height;
-      canvas.getContext('2d', { alpha: false })?.drawImage(sheet, x, y, width, height, 0, 0, width, height);
+      canvas.getContext('2d')?.drawImage(sheet, x, y, width, height, 0, 0, width, height);
       images.set(id, { image: canvas, width, height });
     }
     sheet.close();

@@ -12,7 +12,7 @@ function showOf(canvas: HTMLCanvasElement): Show | null {
 }
 
 /** As many pixels as the screen shows, so that no pass paints more than can be seen. */
-function fitPixels(canvas: HTMLCanvasElement): void {
+export function fitPixels(canvas: HTMLCanvasElement): void {
   const width = Math.round(canvas.clientWidth * Math.min(2, devicePixelRatio));
   const height = Math.round(canvas.clientHeight * Math.min(2, devicePixelRatio));
   if (width > 0 && height > 0 && (canvas.width !== width || canvas.height !== height)) {

@@ -1,4 +1,5 @@
 /** Makes a picture with an inset. The core lays it out; here it is shown while it is chosen. */
+import { paintPlan } from '../painter/frame';
 import { Refused, postJson } from '../link/http';
 import type { FramePlan } from '../plan/types';
 import type { ShowSession } from '../session';
@@ -33,7 +34,7 @@ export function insetForm(session: ShowSession) {
         if (asked !== this.asked) return;
         this.wrong = '';
         const canvas = (this as unknown as { $refs: { draft: HTMLCanvasElement } }).$refs.draft;
-        session.painter.attach(canvas, { kind: 'plan', plan });
+        session.painter.attach(canvas, { kind: 'own', paint: (context, { width, height }, full) => paintPlan(context, plan, width, height, full) });
       } catch (failure) {
         this.wrong = failure instanceof Error ? failure.message : '';
       }

@@ -1,5 +1,5 @@
 /** Paints a frame plan of the core on a canvas. */
-import type { Card, FramePlan, Layer, Patch, Rect } from '../plan/types';
+import type { Card, FramePlan, Layer, Patch, Rect, SourceEntry } from '../plan/types';
 
 export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
@@ -14,6 +14,11 @@ export interface Image {
 
 /** The image of a source at this moment; null where its placeholder has to stand in. */
 export type ImageOf = (source: string) => Image | null;
+
+/** Whether what lies behind a source may be seen through it. */
+export function letsThrough(source: SourceEntry | undefined): boolean {
+  return source?.kind === 'still' || (source?.look?.key ?? null) !== null;
+}
 
 const FONT = '"Source Sans 3 Variable", "Source Sans 3", sans-serif';
 
@@ -55,6 +60,11 @@ export function paintLayer(context: Context, layer: Layer, imageOf: ImageOf): vo
     context.restore();
     return;
   }
+  if (layer.fill !== null) {
+    context.fillStyle = layer.fill;
+    context.fillRect(dest.x, dest.y, dest.width, dest.height);
+    return;
+  }
   const image = layer.source === null ? null : imageOf(layer.source);
   if (!image) return;
   if (image.ground !== undefined) return paintUpright(context, image, image.ground, dest);
@@ -83,7 +93,7 @@ function paintUpright(context: Context, { image, width, height }: Image, ground:
 function fillsCanvas(plan: FramePlan): boolean {
   const first = plan.layers[0];
   return (
-    first !== undefined && first.opacity >= 1 && first.dest.x <= 0 && first.dest.y <= 0 && first.dest.width >= plan.canvas.width && first.dest.height >= plan.canvas.height
+    first !== undefined && first.opacity >= 1 && !first.lets_through && first.dest.x <= 0 && first.dest.y <= 0 && first.dest.width >= plan.canvas.width && first.dest.height >= plan.canvas.height
   );
 }
 

@@ -21,7 +21,8 @@ export type Show =
   | { kind: 'preview' }
   | { kind: 'picture'; id: string }
   | { kind: 'source'; id: string }
-  | { kind: 'plan'; plan: FramePlan };
+  /** painted by the page itself, at full rate */
+  | { kind: 'own'; paint: (context: Context, canvas: HTMLCanvasElement, full: ImageOf) => void };
 
 interface View {
   canvas: HTMLCanvasElement;
@@ -82,7 +83,7 @@ export class Painter {
     this.paintProgram(now);
     const slow: View[] = [];
     for (const view of this.views.values()) {
-      if (view.show.kind === 'preview' || view.show.kind === 'plan') this.paintView(view, now, this.images.full);
+      if (view.show.kind === 'preview' || view.show.kind === 'own') this.paintView(view, now, this.images.full);
       else if (view.show.kind === 'program') view.context.drawImage(this.program, 0, 0, view.canvas.width, view.canvas.height);
       else slow.push(view);
     }
@@ -116,7 +117,11 @@ export class Painter {
   private paintView(view: View, now: number, imageOf: ImageOf): void {
     const { context, canvas, show } = view;
     if (show.kind === 'source') return this.paintSource(context, canvas, show.id);
-    const plan = show.kind === 'plan' ? show.plan : this.planOf(show.kind === 'picture' ? show.id : String(this.store.registers(now).preview ?? ''));
+    if (show.kind === 'own') {
+      show.paint(context, canvas, imageOf);
+      return;
+    }
+    const plan = this.planOf(show.kind === 'picture' ? show.id : String(this.store.registers(now).preview ?? ''));
     const nothingNext = show.kind === 'preview' && this.store.registers(now).preview === null;
     if (nothingNext || !plan) {
       context.fillStyle = '#8a8577';
@@ -132,7 +137,7 @@ export class Painter {
     context.fillRect(0, 0, canvas.width, canvas.height);
     const seen = this.store.book.sources[source]?.seen;
     const dest = this.placeOfSource(source, canvas.width, canvas.height);
-    if (seen && dest) paintLayer(context, { key: source, source, card: null, opacity: 1, dest, ...seen }, this.images.small);
+    if (seen && dest) paintLayer(context, { key: source, source, card: null, fill: null, lets_through: true, opacity: 1, dest, ...seen }, this.images.small);
   }
 
   /** Where a source lies when all of it is shown in a box of this size. */

@@ -37,6 +37,29 @@ export interface Layer {
   /** left and right change places after turning */
   mirror: boolean;
   opacity: number;
+  /** a flat colour instead of a source */
+  fill: string | null;
+  /** what lies behind is seen through it */
+  lets_through: boolean;
+}
+
+/** What is done to every frame of a source. core/Rig/Live/Handling.php makes it. */
+export interface LookPlan {
+  colour: { tables: [number[], number[], number[]]; matrix: number[] | null } | null;
+  key: KeyPlan | null;
+}
+
+export interface KeyPlan {
+  colour: [number, number, number];
+  /** direction of the backing in (Cb, Cr) */
+  along: [number, number];
+  across: number;
+  low: number;
+  high: number;
+  spill: number;
+  /** change of red, green and blue for one level along */
+  axis: [number, number, number];
+  inside: Rect;
 }
 
 export interface FramePlan {
@@ -119,6 +142,8 @@ export interface SourceEntry {
   watched: boolean;
   /** all of it as it is framed */
   seen: { crop: Rect; turn: number; mirror: boolean };
+  /** what is done to each of its frames; null: nothing */
+  look: LookPlan | null;
   placeholder: Card | null;
   blank: Card | null;
   deck: Deck | null;
@@ -136,6 +161,7 @@ export interface Framing {
   crop: Rect;
   orientation: string;
   magnify: Magnify;
+  fit: string;
 }
 
 export interface Playback {
@@ -151,6 +177,9 @@ export interface Handling {
   frozen: boolean;
   blank: boolean;
   playback: Playback | null;
+  colour: Record<string, unknown>;
+  key: Record<string, unknown> | null;
+  behind: string | null;
 }
 
 export type Turn = 'right' | 'left' | 'mirror' | 'flip';

@@ -39,6 +39,9 @@
                 @if ($core->hasPicture() && ! in_array($kind->value, ['guest', 'colour', 'test-picture'], true))
                     <button type="button" class="button-quiet" :aria-expanded="part === 'handle'" @click="part = part === 'handle' ? '' : 'handle'" data-testid="handle">Handle</button>
                 @endif
+                @if ($core->hasPicture() && ! in_array($kind->value, ['guest', 'colour', 'test-picture'], true))
+                    <a class="button-quiet" href="/shows/{{ $show->id }}/sources/{{ $source->id }}/adjust" hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML" data-testid="adjust-link">Adjust</a>
+                @endif
                 @if (in_array($kind->value, ['camera', 'screen', 'deck', 'colour', 'test-picture'], true))
                     <button type="button" class="button-quiet" :aria-expanded="part === 'set'" @click="part = part === 'set' ? '' : 'set'" data-testid="set">Set</button>
                 @endif

@@ -67,8 +67,8 @@ test('shows freezing, blanking, pages and playing before the server has answered
 });
 
 test('puts the moments of the server into this computer’s clock', () => {
-  const framing = { crop: { x: 0, y: 0, width: 1, height: 1 }, orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 } };
-  const state = desk({ clip: { framing, frozen: false, blank: false, playback: { playing: true, position: 10, since: 1_000_500 } } });
+  const framing = { crop: { x: 0, y: 0, width: 1, height: 1 }, orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 }, fit: 'auto' };
+  const state = desk({ clip: { framing, frozen: false, blank: false, playback: { playing: true, position: 10, since: 1_000_500 }, colour: {}, key: null, behind: null } });
   expect(Handlings.of(state, 1_000_000).of('clip').playback?.since).toBe(500);
 });
 
