@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\AdjustController;
+use App\Http\Controllers\BudgetController;
 use App\Http\Controllers\CommandController;
 use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\HostController;
@@ -69,6 +70,7 @@ Route::middleware('auth')->group(function (): void {
             Route::post('/cameras', [NetworkCameraController::class, 'store']);
             Route::post('/devices', [DeviceController::class, 'match']);
             Route::post('/signals', [DeviceController::class, 'signals']);
+            Route::post('/budget', [BudgetController::class, 'store']);
             Route::post('/bars', [DeviceController::class, 'bars']);
             Route::post('/answers', [JoinController::class, 'answer']);
             Route::get('/sources/{source}/link', [JoinController::class, 'linkOf'])->whereUuid('source');

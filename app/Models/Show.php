@@ -17,6 +17,7 @@ use Rhetorix\Core\Time\FrameRate;
  * @property int $canvas_width
  * @property int $canvas_height
  * @property int $frame_rate
+ * @property ?array<string, mixed> $computer what was measured on the one that holds the devices
  * @property DeskRow $desk
  * @property ?SignalWatch $signalWatch
  */
@@ -27,6 +28,8 @@ class Show extends Model
     protected $fillable = ['name'];
 
     protected $attributes = ['canvas_width' => 1280, 'canvas_height' => 720, 'frame_rate' => 30];
+
+    protected $casts = ['computer' => 'array'];
 
     public function canvas(): Canvas
     {

@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Rhetorix\Core\Budget\StepDown;
 use Rhetorix\Core\LineUp\Health\Finding;
 use Rhetorix\Core\LineUp\Health\Watch;
 
@@ -13,6 +14,7 @@ use Rhetorix\Core\LineUp\Health\Watch;
  * @property string $show_id
  * @property array<string, mixed> $watches by source id
  * @property ?array<string, mixed> $host what the picture host said of itself
+ * @property ?array<string, mixed> $quality how far quality was stepped down
  * @property Carbon $seen_at
  */
 class SignalWatch extends Model
@@ -27,7 +29,12 @@ class SignalWatch extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['watches' => 'array', 'host' => 'array', 'seen_at' => 'datetime'];
+    protected $casts = ['watches' => 'array', 'host' => 'array', 'quality' => 'array', 'seen_at' => 'datetime'];
+
+    public function stepDown(): StepDown
+    {
+        return $this->quality === null || ! $this->isFresh() ? StepDown::begin() : StepDown::fromArray($this->quality);
+    }
 
     /** @return array<string, Watch> by source id */
     public function toWatches(): array

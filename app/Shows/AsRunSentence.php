@@ -49,6 +49,7 @@ final class AsRunSentence
             'handle' => "{$name}: {$detail}",
             'page' => "{$name}: page {$detail}",
             'set' => "{$name} set: {$detail}",
+            'quality' => $detail,
             'rematched' => "{$name} was matched with its device again",
             'linked' => "Decks: {$detail}",
             'connected' => "Connected {$detail}",

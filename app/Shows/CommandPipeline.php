@@ -93,7 +93,7 @@ final readonly class CommandPipeline
             [$desk, $events] = [$outcome->desk, [...$events, ...$outcome->events]];
         }
 
-        return new Change($desk, $this->books->of($show)->handled($desk->handlings), $events, $result->deskCommand(), true);
+        return new Change($desk, $this->books->of($show)->handled($desk->handlings), $events, $result->deskCommand(), $result->bookChanged);
     }
 
     /**

@@ -22,6 +22,6 @@ final readonly class ShowState
         $book = $this->books->at($show, $row->book_revision)->handled($desk->handlings);
         $now = $row->notBefore(new Instant((int) now()->getTimestampMs()));
 
-        return [...Update::of($desk, $book, $row->revision, $now, null), 'book' => $this->books->page($show, $book), 'signals' => $this->signals->findings($show)];
+        return [...Update::of($desk, $book, $row->revision, $now, null), 'book' => $this->books->page($show, $book), 'signals' => $this->signals->findings($show), 'quality' => $this->signals->quality($show)];
     }
 }

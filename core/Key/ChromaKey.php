@@ -24,6 +24,9 @@ final readonly class ChromaKey
     /** A colour with less colour difference than this, in levels, is no backing. */
     public const LEAST_CHROMA = 14.0;
 
+    /** Of a pixel with more backing in it than this, what stands in front cannot be told any more. */
+    private const MOST_MIXED = 0.9;
+
     /** What a colour may go across the backing's direction for each level along it. */
     private const ACROSS = 0.6;
 
@@ -75,7 +78,7 @@ final readonly class ChromaKey
     /**
      * What the painter needs: directions and limits, all in levels.
      *
-     * @return array{colour: list<int>, along: list<float>, across: float, low: float, high: float, spill: float, axis: list<float>, inside: array<string, float>}
+     * @return array{colour: list<int>, along: list<float>, across: float, full: float, low: float, high: float, spill: float, axis: list<float>, inside: array<string, float>}
      */
     public function plan(): array
     {
@@ -90,6 +93,7 @@ final readonly class ChromaKey
             'colour' => $this->colour,
             'along' => [$round($blue / $length), $round($red / $length)],
             'across' => self::ACROSS,
+            'full' => $round($length),
             'low' => $round($high - $length * $this->softness),
             'high' => $round($high),
             'spill' => $this->spill,
@@ -112,7 +116,8 @@ final readonly class ChromaKey
         if ($alpha <= 0.0) {
             return [0, 0, 0, 0];
         }
-        $mixed = $this->spill * (1 - $alpha) / $alpha;
+        $share = max(0.0, min(self::MOST_MIXED, $backing / $plan['full']));
+        $mixed = $this->spill * $share / (1 - $share);
         $front = array_map(fn (int $i): float => max(0.0, min(255.0, $pixel[$i] + $mixed * ($pixel[$i] - $this->colour[$i]))), [0, 1, 2]);
         $left = $this->spill * max(0.0, self::share([$front[0], $front[1], $front[2]], $plan));
         $level = fn (int $i): int => (int) round(max(0.0, min(255.0, $front[$i] - $left * $plan['axis'][$i])));

@@ -12,6 +12,7 @@ import { connectFile } from './pages/connect/file';
 import { connectMicrophone } from './pages/connect/microphone';
 import { connectNetworkCamera, connectPlace } from './pages/connect/others';
 import { connectScreen } from './pages/connect/screen';
+import { budget } from './pages/budget';
 import { adjust } from './pages/adjust/adjust';
 import { deviceControls } from './pages/adjust/device';
 import { adjustMatch } from './pages/adjust/match';
@@ -23,6 +24,7 @@ import { growParts } from './pages/morph';
 import { drawCodes } from './pages/join-link';
 import { plugList } from './pages/plug-list';
 import { followShell, showPlace } from './pages/shell';
+import { addShows } from './pages/shows';
 import { ShowSession } from './session';
 import type { PlanBook, Update } from './plan/types';
 
@@ -48,6 +50,7 @@ htmx.config.includeIndicatorStyles = false;
 htmx.config.scrollIntoViewOnBoost = false;
 
 growParts();
+addShows();
 const session = beginSession();
 if (session) {
   window.rhetorix = session;
@@ -59,6 +62,7 @@ if (session) {
   Alpine.data('inHand', () => inHand(session));
   Alpine.data('plugList', () => plugList(session));
   Alpine.data('handling', (source: unknown) => handling(session, String(source)));
+  Alpine.data('budget', () => budget(session));
   Alpine.data('adjust', (source: unknown, tried: unknown) => adjust(session, String(source), tried as Tried));
   Alpine.data('deviceControls', (source: unknown) => deviceControls(session, String(source)));
   Alpine.data('adjustMatch', () => adjustMatch(session));

@@ -54,6 +54,7 @@ export class ShowSession extends EventTarget {
   private viewer: StillsViewer | null;
   private sender: StillsSender | null = null;
   private clock: Clock;
+  private rate = PANEL_RATE;
 
   constructor(
     readonly show: string,
@@ -71,6 +72,7 @@ export class ShowSession extends EventTarget {
     this.clock = this.newClock(PANEL_RATE);
 
     this.store.addEventListener('book', () => this.rig?.follow());
+    this.store.addEventListener('signals', () => this.followQuality());
     this.lease.addEventListener('change', () => this.lease.lease.host ? this.beginHosting() : this.endHosting());
     const wake = (): void => void this.audio.resume();
     for (const event of ['pointerdown', 'keydown']) addEventListener(event, wake, { capture: true });
@@ -144,7 +146,19 @@ export class ShowSession extends EventTarget {
     this.link.press('take', { picture: preview, transition: { kind, duration_ms } });
   }
 
+  /** Gives up what the core says, so that program and sound go on. */
+  private followQuality(): void {
+    const { quality } = this.store;
+    if (!quality || !this.rig) return;
+    this.painter.miniatures = quality.miniatures;
+    this.painter.previewEvery = quality.preview_every;
+    this.rig.limit(quality.lines);
+    const rate = this.store.book.canvas.rate * quality.rate;
+    if (rate !== this.rate) this.changeClock(rate);
+  }
+
   private changeClock(rate: number): void {
+    this.rate = rate;
     this.clock.stop();
     this.clock = this.newClock(rate);
     this.tell();

@@ -45,6 +45,15 @@
                 @endif
                 <button type="button" class="split-line" x-cloak x-show="split" :style="(wide, splitStyle)" @pointerdown="slide($event)" aria-label="Before on the left, after on the right"><span>before</span><span>after</span></button>
             </div>
+            @if ($mayOperate)
+                <div class="mt-2 flex flex-wrap items-end gap-2" x-cloak x-show="tab === 'framing' || (tab === 'key' && tried.handling.key)">
+                    @foreach (['left' => 'Left', 'top' => 'Top', 'right' => 'Right', 'bottom' => 'Bottom'] as $edge => $word)
+                        <label class="label mb-0 w-24">{{ $word }}<input type="number" min="0" class="field min-h-10 px-2" x-shows="edges.{{ $edge }}" @change="setEdge('{{ $edge }}', $event.target.valueAsNumber)" data-testid="edge-{{ $edge }}"></label>
+                    @endforeach
+                    <p class="pb-2 text-sm text-soft">pixels off of <span x-text="edges.width"></span> × <span x-text="edges.height"></span>, kept <span class="font-semibold text-ink" x-text="`${edges.width - edges.left - edges.right} × ${edges.height - edges.top - edges.bottom}`" data-testid="kept"></span></p>
+                </div>
+            @endif
+            <p class="wrong mt-2 text-sm" x-cloak x-show="warning" x-text="warning" data-testid="key-warning"></p>
             <p class="mt-1 min-h-6 text-sm text-soft">
                 <span x-show="tab === 'framing'">Drag the edges, or give the pixels. What lies outside is not shown anywhere.</span>
                 <span x-cloak x-show="tab === 'colour'">All of the source, with its colours as they will be.</span>
@@ -67,18 +76,12 @@
 
             <fieldset class="contents" @disabled(! $mayOperate)>
             <section class="space-y-3" x-show="tab === 'framing'" aria-label="Framing">
-                <div class="grid grid-cols-4 gap-2">
-                    @foreach (['left' => 'Left', 'top' => 'Top', 'right' => 'Right', 'bottom' => 'Bottom'] as $edge => $word)
-                        <label class="label mb-0">{{ $word }}<input type="number" min="0" class="field min-h-10 px-2" :value="tried.edges.{{ $edge }}" @change="setEdge('{{ $edge }}', $event.target.valueAsNumber)" data-testid="edge-{{ $edge }}"></label>
-                    @endforeach
-                </div>
-                <p class="text-sm text-soft">Pixels cut off of <span x-text="tried.edges.width"></span> × <span x-text="tried.edges.height"></span>; kept: <span x-text="`${tried.edges.width - tried.edges.left - tried.edges.right} × ${tried.edges.height - tried.edges.top - tried.edges.bottom}`" data-testid="kept"></span></p>
                 <label class="flex items-center gap-2 text-sm font-semibold text-soft">Zoom
-                    <input type="range" class="grow accent-(--accent)" min="1" max="8" step="0.05" :value="zoom" @input="zoomTo($event.target.valueAsNumber, false)" @change="zoomTo($event.target.valueAsNumber, true)" data-testid="zoom">
-                    <input type="number" class="field min-h-9 w-20 px-2" min="1" max="8" step="0.05" :value="zoom.toFixed(2)" @change="zoomTo($event.target.valueAsNumber || 1, true)" aria-label="Zoom"></label>
+                    <input type="range" class="grow accent-(--accent)" min="1" max="8" step="0.05" x-shows="zoom" @input="zoomTo($event.target.valueAsNumber, false)" @change="zoomTo($event.target.valueAsNumber, true)" data-testid="zoom">
+                    <input type="number" class="field min-h-9 w-20 px-2" min="1" max="8" step="0.05" x-shows="zoom.toFixed(2)" @change="zoomTo($event.target.valueAsNumber || 1, true)" aria-label="Zoom"></label>
                 <p class="text-sm text-soft" x-show="zoom > 1">Drag the small picture to move about in it.</p>
                 <label class="label">In a window of another shape
-                    <select class="field min-h-10" :value="tried.handling.framing.fit" @change="press({ framing: { fit: $event.target.value } })" data-testid="fit">
+                    <select class="field min-h-10" x-shows="tried.handling.framing.fit" @change="press({ framing: { fit: $event.target.value } })" data-testid="fit">
                         <option value="auto">as suits the window</option><option value="contain">show all of it</option><option value="cover">fill the window, lose edges</option><option value="stretch">stretch it</option>
                     </select></label>
                 <div class="flex flex-wrap gap-2" role="group" aria-label="Turn">
@@ -95,8 +98,8 @@
                     @php([$least, $most] = Correction::RANGES[$name])
                     <div class="grid grid-cols-[6rem_1fr_5rem] items-center gap-2">
                         <label class="text-sm font-semibold text-soft" for="colour-{{ $name }}" @isset($hints[$name]) title="{{ $hints[$name] }}" @endisset>{{ $word }}</label>
-                        <input id="colour-{{ $name }}" type="range" class="w-full accent-(--accent)" min="{{ $least }}" max="{{ $most }}" step="0.01" :value="colour('{{ $name }}')" @input="setColour('{{ $name }}', $event.target.valueAsNumber, false)" @change="setColour('{{ $name }}', $event.target.valueAsNumber, true)" data-testid="colour-{{ $name }}">
-                        <input type="number" class="field min-h-9 px-2" min="{{ $least * 100 }}" max="{{ $most * 100 }}" step="1" :value="Math.round(colour('{{ $name }}') * 100)" @change="setColour('{{ $name }}', $event.target.valueAsNumber / 100, true)" aria-label="{{ $word }} in per cent">
+                        <input id="colour-{{ $name }}" type="range" class="w-full accent-(--accent)" min="{{ $least }}" max="{{ $most }}" step="0.01" x-shows="colour('{{ $name }}')" @input="setColour('{{ $name }}', $event.target.valueAsNumber, false)" @change="setColour('{{ $name }}', $event.target.valueAsNumber, true)" data-testid="colour-{{ $name }}">
+                        <input type="number" class="field min-h-9 px-2" min="{{ $least * 100 }}" max="{{ $most * 100 }}" step="1" x-shows="Math.round(colour('{{ $name }}') * 100)" @change="setColour('{{ $name }}', $event.target.valueAsNumber / 100, true)" aria-label="{{ $word }} in per cent">
                     </div>
                 @endforeach
                 <div class="flex flex-wrap items-center gap-2">
@@ -106,7 +109,7 @@
                 </div>
                 <div x-data="adjustMatch" @matched="compare(true)" class="space-y-2 border-t border-line pt-2">
                     <label class="label mb-0">Match with
-                        <select class="field min-h-10" :value="other" @change="begin($event.target.value)" data-testid="match-with"><option value="">another source…</option>@foreach ($others as $other)<option value="{{ $other->id }}">{{ $other->name }}</option>@endforeach</select></label>
+                        <select class="field min-h-10" x-shows="other" @change="begin($event.target.value)" data-testid="match-with"><option value="">another source…</option>@foreach ($others as $other)<option value="{{ $other->id }}">{{ $other->name }}</option>@endforeach</select></label>
                     <p class="text-sm" x-show="said" x-text="said" data-testid="match-said"></p>
                     <template x-if="other">
                         <div class="fixed inset-x-0 top-14 bottom-0 z-10 overflow-auto bg-paper p-4" role="dialog" aria-label="Match" data-testid="match">
@@ -146,10 +149,9 @@
             </section>
 
             <section class="space-y-3" x-cloak x-show="tab === 'key'" aria-label="Key">
-                <p class="wrong text-sm" x-show="warning" x-text="warning" data-testid="key-warning"></p>
                 <div class="flex flex-wrap items-center gap-2">
                     <button type="button" class="button-main min-h-10" :aria-pressed="picking" @click="pick(!picking)" data-testid="pick" x-text="tried.handling.key ? 'Pick again' : 'Pick the backing'">Pick the backing</button>
-                    <template x-if="tried.handling.key"><span class="flex items-center gap-2 text-sm"><span class="inline-block size-8 rounded border border-soft" :style="`background:${tried.handling.key.colour}`" role="img" :aria-label="`Backing ${tried.handling.key.colour}`"></span><button type="button" class="button min-h-10" @click="sampleAgain()" title="The light has changed: find the backing's colour again" data-testid="sample-again">Sample again</button></span></template>
+                    <template x-if="tried.handling.key"><span class="flex items-center gap-2 text-sm"><span class="inline-block size-8 rounded border border-soft" :style="`background:${tried.handling.key.colour}`" role="img" :aria-label="`Backing ${tried.handling.key.colour}`"></span><button type="button" class="button min-h-10" @click="sampleAgain()" title="The light has changed: find the backing's colour again" data-testid="sample-again">Sample again</button><button type="button" class="button min-h-10" :aria-pressed="matte" @click="showMatte(!matte)" data-testid="matte">Matte</button></span></template>
                     <button type="button" class="button-quiet" x-show="tried.handling.key || tried.handling.behind" @click="reset('key')" data-testid="reset-key">As it comes</button>
                 </div>
                 <template x-if="tried.handling.key">
@@ -157,25 +159,19 @@
                         @foreach (['tolerance' => ['Tolerance', 0, 0.9], 'softness' => ['Softness', 0.02, 1], 'spill' => ['Spill', 0, 1]] as $name => [$word, $least, $most])
                             <div class="grid grid-cols-[6rem_1fr_5rem] items-center gap-2">
                                 <label class="text-sm font-semibold text-soft" for="key-{{ $name }}">{{ $word }}</label>
-                                <input id="key-{{ $name }}" type="range" class="w-full accent-(--accent)" min="{{ $least }}" max="{{ $most }}" step="0.01" :value="tried.handling.key?.{{ $name }}" @input="setKey('{{ $name }}', $event.target.valueAsNumber, false)" @change="setKey('{{ $name }}', $event.target.valueAsNumber, true)" data-testid="key-{{ $name }}">
-                                <input type="number" class="field min-h-9 px-2" min="{{ round($least * 100) }}" max="{{ $most * 100 }}" :value="Math.round((tried.handling.key?.{{ $name }} ?? 0) * 100)" @change="setKey('{{ $name }}', $event.target.valueAsNumber / 100, true)" aria-label="{{ $word }} in per cent">
+                                <input id="key-{{ $name }}" type="range" class="w-full accent-(--accent)" min="{{ $least }}" max="{{ $most }}" step="0.01" x-shows="tried.handling.key?.{{ $name }}" @input="setKey('{{ $name }}', $event.target.valueAsNumber, false)" @change="setKey('{{ $name }}', $event.target.valueAsNumber, true)" data-testid="key-{{ $name }}">
+                                <input type="number" class="field min-h-9 px-2" min="{{ round($least * 100) }}" max="{{ $most * 100 }}" x-shows="Math.round((tried.handling.key?.{{ $name }} ?? 0) * 100)" @change="setKey('{{ $name }}', $event.target.valueAsNumber / 100, true)" aria-label="{{ $word }} in per cent">
                             </div>
                         @endforeach
-                        <div class="grid grid-cols-4 gap-2">
-                            @foreach (['left' => 'Left', 'top' => 'Top', 'right' => 'Right', 'bottom' => 'Bottom'] as $edge => $word)
-                                <label class="label mb-0">{{ $word }}<input type="number" min="0" class="field min-h-9 px-2" :value="tried.key_edges.{{ $edge }}" @change="setEdge('{{ $edge }}', $event.target.valueAsNumber)" data-testid="key-edge-{{ $edge }}"></label>
-                            @endforeach
-                        </div>
-                        <button type="button" class="button min-h-9" :aria-pressed="matte" @click="showMatte(!matte)" data-testid="matte">Matte</button>
                     </div>
                 </template>
                 <div class="border-t border-line pt-2">
                     <label class="label mb-0">Behind it
-                        <select class="field min-h-10" :value="tried.handling.behind?.startsWith('#') ? 'colour' : (tried.handling.behind ?? '')" @change="$event.target.value === 'colour' ? press({ behind: '#2f3e55' }) : press({ behind: $event.target.value || false })" data-testid="behind">
+                        <select class="field min-h-10" x-shows="tried.handling.behind?.startsWith('#') ? 'colour' : (tried.handling.behind ?? '')" @change="$event.target.value === 'colour' ? press({ behind: '#2f3e55' }) : press({ behind: $event.target.value || false })" data-testid="behind">
                             <option value="">what the picture has there</option><option value="colour">a colour</option>@foreach ($others as $other)<option value="{{ $other->id }}">{{ $other->name }}</option>@endforeach
                         </select></label>
                     <div class="mt-2 flex flex-wrap items-center gap-2">
-                        <template x-if="tried.handling.behind?.startsWith('#')"><input type="color" class="field h-10 w-16 p-1" :value="tried.handling.behind" @change="press({ behind: $event.target.value })" aria-label="Colour behind" data-testid="behind-colour"></template>
+                        <template x-if="tried.handling.behind?.startsWith('#')"><input type="color" class="field h-10 w-16 p-1" x-shows="tried.handling.behind" @change="press({ behind: $event.target.value })" aria-label="Colour behind" data-testid="behind-colour"></template>
                         <button type="button" class="button min-h-9" @click="flatBehind()" title="A pure colour that the subject has least of, for the far end to take out again" data-testid="flat">Flat key colour for the far end</button>
                     </div>
                 </div>

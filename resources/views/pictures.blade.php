@@ -57,6 +57,10 @@
                                 <button type="button" class="button-quiet ml-auto" @click="remove('{{ $picture->id }}')" aria-label="Delete {{ $picture->name }}">Delete</button>
                             @endif
                         </div>
+                        <div class="px-3 pb-2 text-sm" x-data="pictureReading('{{ $picture->id }}')">
+                            <button type="button" class="button-quiet -ml-3" :disabled="busy" @click="look('window')" x-text="busy ? 'Measuring…' : 'Can it be read?'" data-testid="picture-reading">Can it be read?</button>
+                            <p x-cloak x-show="found" :class="found?.easy || 'wrong'" x-text="found?.sentence" data-testid="picture-reading-said"></p>
+                        </div>
                     </li>
                 @endforeach
             </ul>

@@ -126,6 +126,8 @@
         </section>
     @endif
 
+    <x-budget :show="$show" :forecast="$forecast" :feeds="$feeds" :mayOperate="$mayOperate" />
+
     <section id="sources" hx-get="/shows/{{ $show->id }}/rig" hx-trigger="show-changed from:body" hx-select="#sources" hx-ext="grow" hx-swap="grow" hx-disinherit="*" x-data="rigList" aria-label="Sources">
         @if ($sources->isEmpty())
             <p class="sheet p-8 text-lg">Nothing is connected yet. Connect a camera first: it gets a full-screen picture of its own at once.</p>

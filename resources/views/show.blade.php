@@ -12,6 +12,7 @@
         </nav>
         <div class="ml-auto flex flex-wrap items-center gap-2 max-lg:w-full max-lg:py-1 lg:flex-nowrap">
             <p id="away" hidden class="chip border-sun text-ink">The server does not answer: the desk goes on, presses are kept</p>
+            <p id="quality" hidden class="chip border-sun text-ink" data-testid="quality"></p>
             <p id="live-microphones" class="chip-microphone" data-testid="live-microphones">No open microphone</p>
             <p id="host" class="chip" data-testid="host">…</p>
             <button type="button" id="hold-devices" hidden class="button min-h-9">Hold devices here</button>

@@ -30,10 +30,12 @@ const PAINTS: Record<string, StandIn> = {
 
 const canvases = new Map<string, OffscreenCanvas>();
 
-function imageOf(source: string, name: string, seconds: number, frame: number): ImageBitmap {
+function imageOf(source: string, name: string, seconds: number, frame: number, lines: number | null): ImageBitmap {
   const standIn = PAINTS[name];
-  const { width, height, scale } = standIn ?? WIDE;
-  const canvas = canvases.get(source) ?? new OffscreenCanvas(width * scale, height * scale);
+  const { width, height, scale: usual } = standIn ?? WIDE;
+  const scale = Math.min(usual, (lines ?? Infinity) / height);
+  const known = canvases.get(source);
+  const canvas = known?.height === Math.round(height * scale) ? known : new OffscreenCanvas(Math.round(width * scale), Math.round(height * scale));
   canvases.set(source, canvas);
   const brush = canvas.getContext('2d', { alpha: false });
   if (!brush) throw new Error('No canvas to paint a stand-in on.');
@@ -47,10 +49,10 @@ function imageOf(source: string, name: string, seconds: number, frame: number): 
   return canvas.transferToImageBitmap();
 }
 
-onmessage = (event: MessageEvent<{ wanted: [source: string, name: string][]; seconds: number; frame: number }>) => {
-  const { wanted, seconds, frame } = event.data;
+onmessage = (event: MessageEvent<{ wanted: [source: string, name: string][]; seconds: number; frame: number; lines: number | null }>) => {
+  const { wanted, seconds, frame, lines } = event.data;
   const due = wanted.filter(([, name], i) => (frame + i) % (PAINTS[name]?.every ?? 1) === 0);
-  const images = due.map(([source, name]) => [source, imageOf(source, name, seconds, frame)] as const);
+  const images = due.map(([source, name]) => [source, imageOf(source, name, seconds, frame, lines)] as const);
   postMessage(
     { images },
     { transfer: images.map(([, image]) => image) },

@@ -98,7 +98,7 @@ it('takes any sample without falling over', function (array $sample): void {
 ]);
 
 it('has a sentence that says what to do for every signal', function (Signal $signal): void {
-    expect($signal->whatToDo())->toMatch($signal === Signal::Live ? '/^$/' : '/(Look|Take|Press|Give|Choose|Switch|Close|Set)/');
+    expect($signal->whatToDo())->toMatch($signal === Signal::Live ? '/^$/' : '/(Look|Take|Press|Give|Choose|Switch|Close|Set|Ask|Sample)/');
 })->with(Signal::cases());
 
 it('lines a rig up, the gravest first, each with its measure and what to do', function (): void {

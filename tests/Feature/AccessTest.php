@@ -21,6 +21,8 @@ function routesOfAShow(): array
         ['get', '/cameras/'.NOBODY.'/stream'], ['get', '/cameras/'.NOBODY.'/snapshot'],
         ['post', '/commands'], ['post', '/plan'], ['post', '/host'], ['post', '/stills'], ['post', '/media'],
         ['post', '/uploads'], ['get', '/uploads/'.NOBODY], ['patch', '/uploads/'.NOBODY], ['post', '/cameras'],
+        ['get', '/sources/'.NOBODY.'/adjust'], ['post', '/sources/'.NOBODY.'/try'], ['post', '/sources/'.NOBODY.'/match'], ['post', '/sources/'.NOBODY.'/backing'],
+        ['post', '/reading'], ['post', '/budget'],
         ['post', '/devices'], ['post', '/signals'], ['post', '/bars'], ['post', '/answers'],
         ['get', '/sources/'.NOBODY.'/link'], ['post', '/sources/'.NOBODY.'/link'],
     ];

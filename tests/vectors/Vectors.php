@@ -2,9 +2,13 @@
 
 namespace Tests\vectors;
 
+use Rhetorix\Core\Colour\Correction;
+use Rhetorix\Core\Key\ChromaKey;
 use Rhetorix\Core\Picture\PlanBook;
 use Rhetorix\Core\Rig\Clip;
 use Rhetorix\Core\Rig\Live\ClipEnd;
+use Rhetorix\Core\Rig\Live\Framing;
+use Rhetorix\Core\Rig\Live\Handling;
 use Rhetorix\Core\Rig\Live\Playback;
 use Rhetorix\Core\Switching\Desk;
 use Rhetorix\Core\Switching\Tally;
@@ -27,6 +31,7 @@ final class Vectors
             'book' => array_intersect_key($book->toArray(), ['pictures' => 1, 'rules' => 1, 'showing' => 1, 'transitions' => 1]),
             'sequences' => array_map(fn (int $seed): array => self::sequence($seed, $book), range(1, 12)),
             'clips' => self::clips(),
+            'looks' => self::looks(),
             'blends' => array_map(fn (int $i): array => [$i / 100, TransitionPlan::of(TransitionKind::Mix)->at($i / 100)->toArray()], range(0, 100)),
         ];
     }
@@ -55,6 +60,27 @@ final class Vectors
         }
 
         return $steps;
+    }
+
+    /** @return list<array<string, mixed>> looks, and what becomes of some pixels: with the colours put right, and then with the backing out */
+    private static function looks(): array
+    {
+        mt_srand(44);
+        $cases = [];
+        $part = fn (float $least, float $most): float => round($least + ($most - $least) * mt_rand() / mt_getrandmax(), 3);
+        for ($i = 0; $i < 14; $i++) {
+            $colour = $i % 3 === 0 ? Correction::none() : new Correction($part(0.6, 1.5), $part(0.6, 1.5), $i % 3 === 1 ? 1.0 : $part(0, 2), $part(-1, 1), $part(-1, 1));
+            $key = $i % 4 === 0 ? null : new ChromaKey([[43, 154, 128], [40, 80, 190], [0, 255, 0]][mt_rand(0, 2)], $part(0, 0.6), $part(0.1, 1), $part(0, 1));
+            $pixels = [];
+            for ($j = 0; $j < 40; $j++) {
+                $pixel = $j % 2 === 0 || $key === null ? [mt_rand(0, 255), mt_rand(0, 255), mt_rand(0, 255)] : array_map(fn (int $level): int => max(0, min(255, $level + mt_rand(-60, 60))), $key->colour);
+                $right = $colour->isNone() ? $pixel : array_map(fn (float $value): int => (int) round(255 * $value), $colour->of([$pixel[0] / 255, $pixel[1] / 255, $pixel[2] / 255]));
+                $pixels[] = [$pixel, [...$right, 255], $key?->of($right) ?? [...$right, 255]];
+            }
+            $cases[] = ['look' => (new Handling(Framing::none(), colour: $colour, key: $key))->look() ?? ['colour' => null, 'key' => null], 'pixels' => $pixels];
+        }
+
+        return $cases;
     }
 
     /** @return list<array<string, mixed>> where a clip stands at random moments */

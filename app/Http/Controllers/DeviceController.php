@@ -44,7 +44,9 @@ class DeviceController extends Controller
             throw new Refusal('This tab is not the picture host any more.');
         }
 
-        return response()->json(['signals' => (object) $signals->take($show, $fields->object('samples')->all(), $fields->has('host') ? $fields->object('host')->all() : [])]);
+        ['signals' => $found, 'quality' => $quality] = $signals->take($show, $fields->object('samples')->all(), $fields->has('host') ? $fields->object('host')->all() : []);
+
+        return response()->json(['signals' => (object) $found, 'quality' => $quality]);
     }
 
     /** Black bars of a padded picture, from the brightest luma of each column and row. */

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\LineUp\BudgetDesk;
 use App\Models\AsRunEntry;
 use App\Models\Show;
 use App\Models\SourceRow;
@@ -59,9 +60,11 @@ class ShowController extends Controller
         ]);
     }
 
-    public function rig(Request $request, Show $show): View
+    public function rig(Request $request, Show $show, BudgetDesk $budget): View
     {
         return $this->page($request, 'rig', $show, [
+            'forecast' => $budget->forecast($show),
+            'feeds' => $budget->feeds($show),
             'sources' => $show->sources()->get(),
             'standInCamera' => config('rhetorix.stand_in_camera.port') === null ? null : '127.0.0.1:'.config()->string('rhetorix.stand_in_camera.port'),
         ]);

@@ -15,6 +15,7 @@ final readonly class EditResult
     /**
      * @param  string  $what  for the as-run list
      * @param  array<string, int>  $turns  decks that stay at a position: group => position
+     * @param  bool  $bookChanged  whether pictures or sources are otherwise than before
      * @param  list<string>  $forgets  ids of pictures that are gone, so that the desk lets go of them
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class EditResult
         public ?string $detail = null,
         public array $forgets = [],
         public array $turns = [],
+        public bool $bookChanged = true,
     ) {
     }
 

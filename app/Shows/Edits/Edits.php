@@ -18,6 +18,7 @@ final readonly class Edits
         'source.link' => LinkDeck::class,
         'source.measured' => MeasureSource::class,
         'source.remove' => RemoveSource::class,
+        StepQuality::TYPE => StepQuality::class,
         'picture.make' => MakePicture::class,
         'picture.change' => ChangePicture::class,
         'picture.remove' => RemovePicture::class,

@@ -20,6 +20,8 @@ final readonly class Judgement
 
         return array_filter([
             ...$sample->mean === null ? [] : $this->picture($sample),
+            Signal::CutOff->value => $sample->matte?->cutOff(),
+            Signal::Backing->value => $sample->matte?->unclean(),
             Signal::Silent->value => $sample->peak !== null && $sample->peak < Thresholds::SILENT_DB ? sprintf('peak under %d dBFS', Thresholds::SILENT_DB) : null,
         ], is_string(...));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\LineUp\Health;
 
+use Rhetorix\Core\Key\Matte;
 use Rhetorix\Core\Support\Fields;
 
 /** A few numbers about a source, measured by the picture host about once a second. */
@@ -24,6 +25,7 @@ final readonly class Sample
      * @param  float  $clipped  share of points without detail, 0 to 1
      * @param  list<array{float, float, float}>  $cells  mean luma, Cb and Cr of each cell; empty without a picture
      * @param  ?float  $peak  dBFS; null where no sound is expected
+     * @param  ?Matte  $matte  of a source that is keyed
      */
     private function __construct(
         public bool $lost,
@@ -39,6 +41,7 @@ final readonly class Sample
         public int $width,
         public int $height,
         public ?float $peak,
+        public ?Matte $matte,
     ) {
     }
 
@@ -60,6 +63,7 @@ final readonly class Sample
             $hasPicture ? $fields->integer('width', 1, 16384) : 0,
             $hasPicture ? $fields->integer('height', 1, 16384) : 0,
             $fields->has('peak') ? $fields->number('peak', -1000, 100) : null,
+            $fields->has('matte') ? Matte::fromFields($fields->object('matte')) : null,
         );
     }
 

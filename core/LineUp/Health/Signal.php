@@ -17,6 +17,8 @@ enum Signal: string
     case Dark = 'dark';
     case Clipped = 'clipped';
     case ColourShift = 'colour-shift';
+    case CutOff = 'cut-off';
+    case Backing = 'backing';
     case Silent = 'silent';
     case Live = 'live';
 
@@ -27,6 +29,8 @@ enum Signal: string
             self::Dark => 'too dark',
             self::Clipped => 'too bright',
             self::ColourShift => 'colour has shifted',
+            self::CutOff => 'leaves the keyed area',
+            self::Backing => 'backing not clean',
             default => $this->value,
         };
     }
@@ -42,6 +46,8 @@ enum Signal: string
             self::Dark => 'Switch more light on, or open the exposure of the camera.',
             self::Clipped => 'Close the exposure of the camera, or draw the curtain behind.',
             self::ColourShift => 'Set the white balance of the camera by hand; it follows what it sees.',
+            self::CutOff => 'Ask the person back to the middle, open the camera’s view, or set the edges of the key wider.',
+            self::Backing => 'Sample the backing again, light it evenly, or draw the edges of the key in.',
             self::Silent => 'Look whether it is switched on and not muted at the device, then speak into it.',
             self::Live => '',
         };
@@ -51,11 +57,11 @@ enum Signal: string
     public function raisedAfter(): Milliseconds
     {
         return Milliseconds::of(match ($this) {
-            self::Black => 1500,
+            self::Black, self::CutOff => 1500,
             self::Frozen => 3000,
             self::WrongSize => 2000,
             self::Slow, self::Dark, self::Clipped => 4000,
-            self::ColourShift => 5000,
+            self::ColourShift, self::Backing => 5000,
             self::Silent => 10_000,
             self::Lost, self::Live => 0,
         });
@@ -65,8 +71,8 @@ enum Signal: string
     public function clearedAfter(): Milliseconds
     {
         return Milliseconds::of(match ($this) {
-            self::Black, self::WrongSize, self::Frozen => 1000,
-            self::Slow, self::Dark, self::Clipped => 3000,
+            self::Black, self::WrongSize, self::Frozen, self::CutOff => 1000,
+            self::Slow, self::Dark, self::Clipped, self::Backing => 3000,
             self::ColourShift => 4000,
             self::Silent, self::Lost, self::Live => 0,
         });

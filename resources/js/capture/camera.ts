@@ -28,6 +28,7 @@ export class CameraFeed extends Feed {
 
   private asked = '';
   private deviceSaid = '';
+  private lines: number | null = null;
 
   constructor(
     private readonly entry: () => SourceEntry | undefined,
@@ -83,12 +84,23 @@ export class CameraFeed extends Feed {
 
   private wish(): MediaTrackConstraints {
     const { device, width, height, rate } = this.entry()?.settings ?? {};
+    const share = Math.min(1, (this.lines ?? Infinity) / Number(height ?? 720));
     return {
       deviceId: { exact: String(device ?? '') },
-      width: { ideal: Number(width ?? 1280) },
-      height: { ideal: Number(height ?? 720) },
+      width: { ideal: Math.round(Number(width ?? 1280) * share) },
+      height: { ideal: Math.round(Number(height ?? 720) * share) },
       frameRate: { ideal: Number(rate ?? 30) },
     };
+  }
+
+  override limit(lines: number | null): void {
+    if (lines === this.lines) return;
+    this.lines = lines;
+    const size = this.wish();
+    this.asked = JSON.stringify(size);
+    delete size.deviceId;
+    // The device stays open: only its size changes.
+    void this.track?.applyConstraints(size).catch(() => undefined);
   }
 
   override beat(now: number): void {

@@ -24,6 +24,11 @@ export abstract class Feed extends EventTarget {
     // most sources have nothing to set
   }
 
+  /** Most lines that it shall send for now, so that the computer keeps up; null: as chosen. */
+  limit(_lines: number | null): void {
+    // most sources cannot send less
+  }
+
   /** Called at the beginning of each pass, for sources that are painted by us. */
   beat(_now: number): void {
     // most sources bring their frames by themselves

@@ -39,6 +39,7 @@ export class Rig extends EventTarget implements Images {
   /** screens that were chosen at a press before their source was in the book */
   private readonly chosen = new Map<string, MediaStream>();
   private now = 0;
+  private lines: number | null = null;
 
   constructor(
     private readonly show: string,
@@ -72,6 +73,13 @@ export class Rig extends EventTarget implements Images {
   /** A screen that was just chosen belongs to the source with this name, as soon as it is in the book. */
   offerScreen(name: string, stream: MediaStream): void {
     this.chosen.set(name, stream);
+  }
+
+  /** Most lines of a capture, while the computer cannot keep up. */
+  limit(lines: number | null): void {
+    this.lines = lines;
+    this.stage.lines = lines;
+    for (const feed of this.feeds.values()) feed.limit(lines);
   }
 
   closeAll(): void {
@@ -139,6 +147,7 @@ export class Rig extends EventTarget implements Images {
   private begin(id: string, source: SourceEntry): void {
     const feed = this.make(id, source);
     this.feeds.set(id, feed);
+    feed.limit(this.lines);
     feed.addEventListener('change', () => {
       this.measure(id, feed);
       this.dispatchEvent(new Event('change'));

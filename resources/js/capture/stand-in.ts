@@ -12,6 +12,8 @@ export class StandInStage {
   /** asked for and not here yet; the next ones are painted while these are on their way */
   private underWay = 0;
   private frame = 0;
+  /** most lines that are painted; null: as they are */
+  lines: number | null = null;
 
   constructor() {
     this.worker.onmessage = (event: MessageEvent<{ images: [string, ImageBitmap][] }>) => {
@@ -35,7 +37,7 @@ export class StandInStage {
   beat(now: number): void {
     if (this.underWay >= MOST_UNDER_WAY || this.feeds.size === 0) return;
     this.underWay++;
-    this.worker.postMessage({ wanted: [...this.feeds].map(([source, feed]) => [source, feed.name]), seconds: now / 1000, frame: this.frame++ });
+    this.worker.postMessage({ wanted: [...this.feeds].map(([source, feed]) => [source, feed.name]), seconds: now / 1000, frame: this.frame++, lines: this.lines });
   }
 }
 

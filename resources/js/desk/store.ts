@@ -5,7 +5,7 @@
  * Times in the registers are in this computer's clock, so that a transition
  * runs from the moment of the press, or from the arrival of the update.
  */
-import type { ChosenTransition, Framing, PlanBook, Registers, SignalFinding, Strip, Tally, Update, Value } from '../plan/types';
+import type { ChosenTransition, Framing, PlanBook, Quality, Registers, SignalFinding, Strip, Tally, Update, Value } from '../plan/types';
 import { Handlings } from './handlings';
 import { applyRule, flightEnd, onAir, settle, type OnAir } from './rules';
 
@@ -42,6 +42,8 @@ export class DeskStore extends EventTarget {
   handlings: Handlings;
   /** what the watch over the signals says, by source */
   signals: Record<string, SignalFinding> = {};
+  /** what is given up so that program goes on */
+  quality: Quality | null = null;
   private confirmedDesk: Update['desk'];
   /** the server's clock less this computer's, in milliseconds */
   private offset = -Infinity;
@@ -79,6 +81,7 @@ export class DeskStore extends EventTarget {
     if (update.book) this.book = update.book;
     else if (update.pages) this.book = withPages(this.book, update);
     if (update.signals) this.signals = update.signals;
+    if (update.quality) this.quality = update.quality;
     this.confirmed = this.inLocalTime(update);
     this.recompute();
     this.announce(newBook);
@@ -133,8 +136,9 @@ export class DeskStore extends EventTarget {
   }
 
   /** The watch over the signals has found something. */
-  hear(signals: Record<string, SignalFinding>): void {
+  hear(signals: Record<string, SignalFinding>, quality?: Quality): void {
     this.signals = signals;
+    if (quality) this.quality = quality;
     this.dispatchEvent(new Event('signals'));
   }
 

@@ -1,7 +1,7 @@
 /** Listens to the show. After every gap it asks for the state as it is now. */
 import type { DeskStore } from '../desk/store';
 import type { Offer } from '../capture/phone';
-import type { PlanBook, SignalFinding, Update } from '../plan/types';
+import type { PlanBook, Quality, SignalFinding, Update } from '../plan/types';
 import { getJson } from './http';
 
 export interface HostMessage {
@@ -12,7 +12,7 @@ export interface HostMessage {
 type Message =
   | ({ type: 'update' } & Update)
   | ({ type: 'host' } & HostMessage)
-  | { type: 'signals'; signals: Record<string, SignalFinding> }
+  | { type: 'signals'; signals: Record<string, SignalFinding>; quality?: Quality }
   | ({ type: 'offer' } & Offer)
   | { type: 'withdrawn'; source: string };
 
@@ -51,7 +51,7 @@ export class ShowChannel extends EventTarget {
   }
 
   private take(message: Message): void {
-    if (message.type === 'signals') this.store.hear(message.signals);
+    if (message.type === 'signals') this.store.hear(message.signals, message.quality);
     else if (message.type !== 'update') this.dispatchEvent(new CustomEvent(message.type, { detail: message }));
     else if (!this.store.receive(message)) void this.catchUp();
   }

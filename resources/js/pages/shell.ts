@@ -24,6 +24,8 @@ export function followShell(session: ShowSession): void {
   document.getElementById('hold-devices')?.addEventListener('click', () => void session.lease.takeOver());
   document.getElementById('theme')?.addEventListener('click', switchTheme);
   session.store.addEventListener('change', () => announceProgram(session));
+  for (const event of ['signals', 'change']) session.store.addEventListener(event, () => showQuality(session));
+  showQuality(session);
   showMicrophones(session);
   showHost(session);
   followMeters(session);
@@ -51,6 +53,16 @@ function showHost(session: ShowSession): void {
   }
   const take = document.getElementById('hold-devices');
   if (take) take.hidden = host || !session.mayOperate;
+}
+
+/** What is given up at the moment so that program goes on. */
+function showQuality(session: ShowSession): void {
+  const chip = document.getElementById('quality');
+  if (!chip) return;
+  const { quality } = session.store;
+  chip.hidden = (quality?.level ?? 0) === 0;
+  chip.textContent = `Late frames: ${quality?.said ?? ''}`;
+  chip.title = chip.textContent;
 }
 
 function showMicrophones(session: ShowSession): void {

@@ -9,6 +9,8 @@ import type { KeyPlan, LookPlan, Rect } from '../plan/types';
 export type Pixels = Uint32Array<ArrayBuffer>;
 
 const OPAQUE = 0xff000000;
+/** As in core/Key/ChromaKey.php: with more backing in it, what stands in front cannot be told any more. */
+const MOST_MIXED = 0.9;
 
 export function applyLook(pixels: Pixels, width: number, height: number, look: LookPlan): void {
   if (look.colour) applyColour(pixels, look.colour);
@@ -66,6 +68,8 @@ function applyKey(pixels: Pixels, width: number, height: number, key: KeyPlan): 
   const [kr, kg, kb] = key.colour;
   const [xr, xg, xb] = key.axis;
   const scale = 1 / (high - low);
+  const part = 1 / key.full;
+  const most = MOST_MIXED * key.full;
 
   pixels.fill(0, 0, top * width);
   pixels.fill(0, bottom * width);
@@ -87,7 +91,8 @@ function applyKey(pixels: Pixels, width: number, height: number, key: KeyPlan): 
       }
       if (share <= 0 && share <= low) continue;
       const alpha = share <= low ? 1 : (high - share) * scale;
-      const mixed = alpha < 1 ? (spill * (1 - alpha)) / alpha : 0;
+      const mix = share > 0 ? (share < most ? share * part : MOST_MIXED) : 0;
+      const mixed = (spill * mix) / (1 - mix);
       let fr = r + mixed * (r - kr);
       let fg = g + mixed * (g - kg);
       let fb = b + mixed * (b - kb);

@@ -30,8 +30,6 @@ interface View {
   show: Show;
 }
 
-const MINIATURES_PER_SECOND = 8;
-
 function contextOf(canvas: HTMLCanvasElement): CanvasRenderingContext2D {
   const context = canvas.getContext('2d', { alpha: false });
   if (!context) throw new Error('This browser cannot paint on a canvas.');
@@ -42,6 +40,12 @@ export class Painter {
   /** The program itself, at full size; it lives as long as the tab, whichever page is shown. */
   readonly program = document.createElement('canvas');
   passes = 0;
+  /** times a second that each miniature is painted */
+  miniatures = 8;
+  /** passes from one painting of preview to the next */
+  previewEvery = 1;
+  /** milliseconds of script that painting took so far, for bin/bench */
+  spent = 0;
   private readonly context: CanvasRenderingContext2D;
   private readonly incoming: OffscreenCanvas;
   private readonly incomingContext: OffscreenCanvasRenderingContext2D;
@@ -79,16 +83,19 @@ export class Painter {
 
   pass(now: number): void {
     if (this.passes % 30 === 0) this.releaseGone();
+    const began = performance.now();
     this.images.beginPass(now);
     this.paintProgram(now);
     const slow: View[] = [];
     for (const view of this.views.values()) {
-      if (view.show.kind === 'preview' || view.show.kind === 'own') this.paintView(view, now, this.images.full);
-      else if (view.show.kind === 'program') view.context.drawImage(this.program, 0, 0, view.canvas.width, view.canvas.height);
+      if (view.show.kind === 'preview' || view.show.kind === 'own') {
+        if (this.passes % this.previewEvery === 0) this.paintView(view, now, this.images.full);
+      } else if (view.show.kind === 'program') view.context.drawImage(this.program, 0, 0, view.canvas.width, view.canvas.height);
       else slow.push(view);
     }
     this.paintMiniatures(slow, now);
     this.passes++;
+    this.spent += performance.now() - began;
   }
 
   /** The plan of a picture; the holding card for one that is not there. */
@@ -153,7 +160,7 @@ export class Painter {
 
   /** A few in each pass, so that each is painted about eight times a second and no pass is long. */
   private paintMiniatures(views: View[], now: number): void {
-    this.dueMiniatures += (views.length * MINIATURES_PER_SECOND) / this.store.book.canvas.rate;
+    this.dueMiniatures += (views.length * this.miniatures) / this.store.book.canvas.rate;
     for (; this.dueMiniatures >= 1 && views.length > 0; this.dueMiniatures--) {
       const view = views[this.nextMiniature++ % views.length];
       if (view) this.paintView(view, now, this.images.small);

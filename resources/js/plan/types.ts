@@ -54,6 +54,8 @@ export interface KeyPlan {
   /** direction of the backing in (Cb, Cr) */
   along: [number, number];
   across: number;
+  /** levels of the backing itself along its direction */
+  full: number;
   low: number;
   high: number;
   spill: number;
@@ -268,4 +270,19 @@ export interface Update {
   /** and sources */
   sources?: Record<string, Partial<SourceEntry>>;
   signals?: Record<string, SignalFinding>;
+  quality?: Quality;
+}
+
+/** What is given up so that program goes on. core/Budget/Quality.php makes it. */
+export interface Quality {
+  level: number;
+  /** a second */
+  miniatures: number;
+  /** passes from one painting of preview to the next */
+  preview_every: number;
+  /** most lines of a capture; null: as chosen */
+  lines: number | null;
+  /** share of program's rate */
+  rate: number;
+  said: string;
 }

@@ -3,7 +3,7 @@ import type { Rig } from '../capture/rig';
 import type { DeskStore } from '../desk/store';
 import { postJson } from '../link/http';
 import type { HostLease } from '../link/lease';
-import type { SignalFinding } from '../plan/types';
+import type { Quality, SignalFinding } from '../plan/types';
 import type { Mixer } from '../sound/mixer';
 import { peakOf } from '../sound/meter';
 import { compare, lookAt, lumaOf, round, type Look } from './measure';
@@ -100,7 +100,7 @@ export class SignalSampler {
   private countPass(now: number): void {
     const { passes } = this;
     if (passes.since === 0) passes.since = now;
-    else if (now - passes.last > (LATE * 1000) / this.store.book.canvas.rate) passes.late++;
+    else if (now - passes.last > (LATE * 1000) / (this.store.book.canvas.rate * (this.store.quality?.rate ?? 1))) passes.late++;
     passes.last = now;
     passes.count++;
   }
@@ -117,11 +117,13 @@ export class SignalSampler {
       }
       if (feed.state === 'opening') continue;
       const size = feed.size;
+      const matte = this.store.book.sources[id].look?.key ? this.rig.looks.matteOf(id) : null;
       samples[id] = {
         lost: feed.state === 'lost',
         ...(watched.look && size && feed.state === 'live'
           ? { ...watched.look, ...size, fps: round(((feed.frames - watched.frames) * 1000) / Math.max(1, now - watched.since), 1), noise: watched.noise, moved: watched.moved, ...(watched.gap === null ? {} : { since: watched.gap }) }
           : {}),
+        ...(matte && feed.state === 'live' ? { matte } : {}),
         ...(Number.isFinite(watched.peak) || this.mixer.meterOf(id) ? { peak: Math.max(-200, round(watched.peak, 1)) } : {}),
       };
       this.begin(id, feed.frames, now);
@@ -130,8 +132,8 @@ export class SignalSampler {
     const seconds = (now - passes.since) / 1000;
     const host = { fps: round(passes.count / Math.max(0.1, seconds), 1), late: round(passes.late / Math.max(1, passes.count)) };
     this.passes = { count: 0, late: 0, since: now, last: now };
-    const answer = await postJson<{ signals: Record<string, SignalFinding> }>(`/shows/${this.show}/signals`, { tab: this.lease.id, samples, host }).catch(() => null);
-    if (answer) this.store.hear(answer.signals);
+    const answer = await postJson<{ signals: Record<string, SignalFinding>; quality: Quality }>(`/shows/${this.show}/signals`, { tab: this.lease.id, samples, host }).catch(() => null);
+    if (answer) this.store.hear(answer.signals, answer.quality);
     this.busy = false;
   }
 }

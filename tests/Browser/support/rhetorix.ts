@@ -125,7 +125,7 @@ export async function asItWas(api: ShowApi): Promise<void> {
   for (const [id, source] of Object.entries(book.sources)) {
     if (!DEMO_SOURCES.includes(source.name) || source.kind === 'phone') await api.send('source.remove', { source: id });
     else if (desk.handlings[id]) {
-      await api.send('handle', { source: id, frozen: false, blank: false, framing: { orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 }, crop: { x: 0, y: 0, width: 1, height: 1 } } });
+      await api.send('handle', { source: id, frozen: false, blank: false, framing: { orientation: 'r0', magnify: { x: 0.5, y: 0.5, factor: 1 }, crop: { x: 0, y: 0, width: 1, height: 1 }, fit: 'auto' }, colour: false, key: false, behind: false });
       if (source.clip) await api.send('handle', { source: id, playback: { playing: false, position: 0 } });
     }
     if (source.deck) await api.send('page', { group: source.deck.group, position: 1 });

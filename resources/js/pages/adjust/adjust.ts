@@ -5,13 +5,12 @@ import { fitPixels } from '../canvases';
 import { say } from '../say';
 import { cutOf, drag, edgesOf, moved, nudge, type Cut, type Hold } from './box';
 import { cellsOf, levelsIn, Scene, type Edges, type Tried } from './scene';
-import { merged, type Wish } from './wish';
+import { Attempts } from './attempts';
+import type { Wish } from './wish';
 
 /** What was before each press, by source, as long as this tab is open. */
 const undos = new Map<string, Wish[]>();
 const MOST_UNDOS = 100;
-const TRY_EVERY_MS = 80;
-const GIVE_UP_MS = 4000;
 const COLOURS = { brightness: 1, contrast: 1, saturation: 1, warmth: 0, tint: 0, matched: false };
 
 /** The scene of the page that is open, for its parts. */
@@ -20,15 +19,14 @@ export const open: { scene: Scene | null; press: (wish: Wish) => void; attempt: 
 export function adjust(session: ShowSession, source: string, first: Tried) {
   const scene = new Scene(session, source, first);
   const path = `/shows/${session.show}/sources/${source}`;
-  let asked = 0;
-  let next: Wish | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let back: ReturnType<typeof setTimeout> | undefined;
-  let known = JSON.stringify(session.store.handlings.of(source));
+  let attempts: Attempts | undefined;
 
   return {
     tab: 'framing',
     tried: first,
+    held: session.isHost,
+    /** counts up when the watch over the signals speaks */
+    looks: 0,
     picking: false,
     matte: false,
     split: false,
@@ -40,14 +38,11 @@ export function adjust(session: ShowSession, source: string, first: Tried) {
       open.scene = scene;
       open.press = (wish) => this.press(wish);
       open.attempt = (wish) => this.attempt(wish);
-      const follow = (): void => {
-        const now = JSON.stringify(session.store.handlings.of(source));
-        if (now === known) return;
-        known = now;
-        // The desk has it, from here or from somebody else.
-        if (timer === undefined) void this.ask({}, false);
-      };
-      for (const event of ['change', 'book']) session.store.addEventListener(event, follow);
+      attempts = new Attempts(session, scene, (tried) => (this.tried = tried));
+      const host = (): void => void (this.held = session.isHost);
+      session.addEventListener('host', host);
+      const look = (): void => void this.looks++;
+      session.store.addEventListener('signals', look);
       const canvases = (this as unknown as { $root: HTMLElement }).$root.querySelectorAll<HTMLCanvasElement>('canvas[data-own]');
       const measure = (): void => {
         canvases.forEach(fitPixels);
@@ -58,20 +53,17 @@ export function adjust(session: ShowSession, source: string, first: Tried) {
       const sizes = new ResizeObserver(measure);
       canvases.forEach((canvas) => sizes.observe(canvas));
       this.stop = (): void => {
-        for (const event of ['change', 'book']) session.store.removeEventListener(event, follow);
+        attempts?.stop();
+        session.removeEventListener('host', host);
+        session.store.removeEventListener('signals', look);
         sizes.disconnect();
         canvases.forEach((canvas) => session.painter.release(canvas));
         session.rig?.looks.forget(`${source} tried`);
-        clearTimeout(timer);
-        clearTimeout(back);
         if (open.scene === scene) open.scene = null;
       };
     },
     destroy(): void {
       this.stop();
-    },
-    get held(): boolean {
-      return session.isHost;
     },
     choose(tab: string): void {
       this.tab = tab;
@@ -80,51 +72,22 @@ export function adjust(session: ShowSession, source: string, first: Tried) {
       this.compare(false);
     },
 
-    /** Shows what would be. Asked for at most a dozen times a second; the newest wish wins. */
+    /** Shows what would be. */
     attempt(wish: Wish): void {
-      next = merged(next ?? {}, wish);
-      timer ??= setTimeout(() => {
-        timer = undefined;
-        const now = next ?? {};
-        next = null;
-        void this.ask(now, true);
-      }, TRY_EVERY_MS);
-    },
-    async ask(wish: Wish, drafting: boolean): Promise<void> {
-      const turn = ++asked;
-      try {
-        const tried = await postJson<Tried>(`${path}/try`, wish);
-        if (turn !== asked) return;
-        scene.drafting = drafting;
-        scene.tried = tried;
-        this.tried = tried;
-      } catch (failure) {
-        if (turn === asked && failure instanceof Error) say(failure.message);
-      }
+      attempts?.attempt(wish);
     },
     /** Does it. What was before is kept for undo. */
     press(wish: Wish): void {
-      clearTimeout(timer);
-      [timer, next] = [undefined, null];
       const stack = undos.get(source) ?? [];
-      const before = this.before(wish);
-      undos.set(source, [...stack, before].slice(-MOST_UNDOS));
+      undos.set(source, [...stack, this.before(wish)].slice(-MOST_UNDOS));
       this.undoable = Math.min(MOST_UNDOS, stack.length + 1);
-      this.send(wish);
-    },
-    send(wish: Wish): void {
-      asked++;
-      session.link.press('handle', { source, ...wish });
-      void this.ask(wish, true);
-      // A press that is not taken shows as it is again.
-      clearTimeout(back);
-      back = setTimeout(() => void this.ask({}, false), GIVE_UP_MS);
+      attempts?.press(wish);
     },
     undo(): void {
       const stack = undos.get(source) ?? [];
       const last = stack.pop();
       this.undoable = stack.length;
-      if (last) this.send(last);
+      if (last) attempts?.press(last);
     },
     /** How the groups that a wish touches are now, as a wish. */
     before(wish: Wish): Wish {
@@ -304,9 +267,12 @@ export function adjust(session: ShowSession, source: string, first: Tried) {
       if (press) this.press({ key: { [name]: value } });
       else this.attempt({ key: { [name]: value } });
     },
+    /** What the watch over the signals says of the key. */
     get warning(): string {
+      void this.looks;
       const found = session.store.signals[source];
-      return found && (found.signal === 'cut-off' || found.signal === 'backing') ? `${found.label}: ${found.measured ?? ''}. ${found.todo}` : '';
+      if (found?.signal !== 'cut-off' && found?.signal !== 'backing') return '';
+      return `${found.label.charAt(0).toUpperCase()}${found.label.slice(1)}: ${found.measured ?? ''}. ${found.todo}`;
     },
   };
 }

@@ -1,0 +1,142 @@
+/**
+ * What this computer can do, measured on it in a few seconds while the show
+ * goes on: how long single pieces of the painter's work take, and how busy the
+ * painter's thread is now. The core makes a forecast of it.
+ */
+import type { Image } from '../painter/frame';
+import { Looks } from '../painter/looks';
+import type { LookPlan } from '../plan/types';
+
+export interface Measured {
+  /** milliseconds for a million pixels of a camera's frame, and for each frame besides */
+  copy: number;
+  each: number;
+  /** milliseconds for a million pixels painted from a picture that is there */
+  paint: number;
+  /** milliseconds beside the painter for a million pixels with a look */
+  look: number;
+  /** share of the time in which this thread is at work */
+  busy: number;
+  cores: number;
+}
+
+const LARGE = { width: 1280, height: 720 };
+const SMALL = { width: 320, height: 180 };
+const TIMES = 9;
+const BUSY_MS = 1500;
+/** A gap between two calls of an idle thread; longer, and something else ran. */
+const IDLE_GAP_MS = 0.3;
+
+const A_KEY: LookPlan = {
+  colour: null,
+  key: { colour: [43, 154, 128], along: [0.1, -0.99], across: 0.6, full: 60, low: 3, high: 40, spill: 1, axis: [-1.56, 0.44, 0.19], inside: { x: 0, y: 0, width: 1, height: 1 } },
+};
+
+export async function measureComputer(progress: (share: number) => void): Promise<Measured> {
+  const busy = await busyShare(BUSY_MS);
+  progress(0.4);
+  const large = await median(TIMES, copying(LARGE));
+  const small = await median(TIMES, copying(SMALL));
+  progress(0.7);
+  const paint = await median(TIMES, painting());
+  const look = await lookCost();
+  progress(1);
+  const [most, least] = [millions(LARGE), millions(SMALL)];
+  const copy = Math.max(0.05, (large - small) / (most - least));
+  return { copy: rounded(copy), each: rounded(Math.max(0, small - copy * least)), paint: rounded(Math.max(0.05, paint / most)), look: rounded(look), busy: rounded(busy), cores: navigator.hardwareConcurrency };
+}
+
+function millions({ width, height }: { width: number; height: number }): number {
+  return (width * height) / 1e6;
+}
+
+function rounded(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}
+
+function contextOf(width: number, height: number): CanvasRenderingContext2D {
+  const canvas = document.createElement('canvas');
+  [canvas.width, canvas.height] = [width, height];
+  const context = canvas.getContext('2d', { alpha: false });
+  if (!context) throw new Error('This browser cannot paint on a canvas.');
+  return context;
+}
+
+/** Makes the browser finish what it was told: it paints later otherwise. */
+function finish(context: CanvasRenderingContext2D): void {
+  context.getImageData(0, 0, 1, 1);
+}
+
+function copying({ width, height }: { width: number; height: number }): () => number {
+  const context = contextOf(width, height);
+  const data = new Uint8Array((width * height * 3) / 2).map((_, i) => (i * 31) & 255);
+  finish(context);
+  return () => {
+    const frame = new VideoFrame(data, { format: 'I420', codedWidth: width, codedHeight: height, timestamp: 0 });
+    const began = performance.now();
+    context.drawImage(frame, 0, 0, width, height);
+    finish(context);
+    frame.close();
+    return performance.now() - began;
+  };
+}
+
+function painting(): () => number {
+  const from = contextOf(LARGE.width, LARGE.height);
+  const to = contextOf(LARGE.width, LARGE.height);
+  finish(from);
+  return () => {
+    const began = performance.now();
+    to.drawImage(from.canvas, 4, 4, LARGE.width - 8, LARGE.height - 8, 0, 0, LARGE.width, LARGE.height);
+    finish(to);
+    return performance.now() - began;
+  };
+}
+
+/** The median of some single turns, with room for the show between them. */
+async function median(times: number, once: () => number): Promise<number> {
+  const took: number[] = [];
+  once();
+  for (let i = 0; i < times; i++) {
+    await new Promise((resolve) => setTimeout(resolve, 25));
+    took.push(once());
+  }
+  return took.sort((a, b) => a - b)[times >> 1] ?? 0;
+}
+
+async function lookCost(): Promise<number> {
+  const context = contextOf(640, 360);
+  const raw: Image = { image: context.canvas, width: 640, height: 360 };
+  const looks = new Looks(640);
+  let warm = { spent: 0, frames: 0 };
+  for (let turn = 0; turn < 14; turn++) {
+    looks.of('measure', A_KEY, raw, turn, 0);
+    const frames = looks.frames;
+    for (let wait = 0; wait < 40 && looks.frames === frames; wait++) await new Promise((resolve) => setTimeout(resolve, 5));
+    if (turn === 3) warm = { spent: looks.spent, frames: looks.frames };
+  }
+  const took = (looks.spent - warm.spent) / Math.max(1, looks.frames - warm.frames);
+  looks.close();
+  return Math.max(0.1, took / millions({ width: 640, height: 360 }));
+}
+
+/** How much of the time this thread is at work: calls that follow each other closely say that it is idle. */
+export function busyShare(ms: number): Promise<number> {
+  const { port1, port2 } = new MessageChannel();
+  const began = performance.now();
+  let last = began;
+  let busy = 0;
+  return new Promise((resolve) => {
+    port1.onmessage = () => {
+      const now = performance.now();
+      if (now - last > IDLE_GAP_MS) busy += now - last;
+      last = now;
+      if (now - began < ms) port2.postMessage(0);
+      else {
+        port1.close();
+        resolve(Math.min(1, busy / (now - began)));
+      }
+    };
+    port2.postMessage(0);
+  });
+}
