@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\LineUp;
 
+use Rhetorix\Core\Budget\Forecast;
 use Rhetorix\Core\LineUp\Health\Finding;
 use Rhetorix\Core\LineUp\Health\Signal;
 use Rhetorix\Core\Rig\Source;
@@ -27,8 +28,9 @@ final readonly class LineUp
      * @param  list<Source>  $sources
      * @param  array<string, Finding>  $findings  by source id
      * @param  list<string>  $muted  ids of sources whose strip is closed
+     * @param  ?Forecast  $forecast  of what the rig costs the computer that holds the devices; null: it was not measured
      */
-    public function __construct(private array $sources, private array $findings, private array $muted, private Instant $now)
+    public function __construct(private array $sources, private array $findings, private array $muted, private Instant $now, private ?Forecast $forecast = null)
     {
     }
 
@@ -43,6 +45,7 @@ final readonly class LineUp
     {
         $checks = [
             $this->host($rate, $wanted, $late),
+            $this->budget(),
             $this->microphones(),
             ...array_map($this->source(...), $this->sources),
             ...$this->decks(),
@@ -64,6 +67,15 @@ final readonly class LineUp
         return $rate < self::LEAST_RATE * $wanted || $late > self::MOST_LATE
             ? Check::look('Program', $measured, 'Close other programs on the computer with the cameras, or choose smaller camera sizes.')
             : Check::well('Program', $measured);
+    }
+
+    private function budget(): Check
+    {
+        return match (true) {
+            $this->forecast === null => Check::look('What the computer holds', 'not measured', 'Press “Measure” on the Rig page; it takes a few seconds.'),
+            $this->forecast->holds() => Check::well('What the computer holds', $this->forecast->sentence()),
+            default => Check::look('What the computer holds', $this->forecast->sentence(), 'The Rig page says which sizes to lower.'),
+        };
     }
 
     private function microphones(): Check

@@ -114,5 +114,5 @@ it('lines a rig up, the gravest first, each with its measure and what to do', fu
         ->and($checks[0]->measured)->toStartWith('frozen for 35 s')->and($checks[0]->todo)->toContain('Restart')
         ->and(array_column($checks, 'verdict', 'what'))->toMatchArray(['Face' => Verdict::Well, 'Microphone' => Verdict::Well, 'Quarry' => Verdict::Look, 'Program' => Verdict::Well, 'Room for files' => Verdict::Well]);
     $alone = (new LineUp([], [], [], at(0)))->checks(null, 30, 0, 100);
-    expect(array_column($alone, 'verdict', 'what'))->toBe(['Picture host' => Verdict::Wrong, 'Room for files' => Verdict::Wrong, 'Microphone' => Verdict::Look]);
+    expect(array_column($alone, 'verdict', 'what'))->toBe(['Picture host' => Verdict::Wrong, 'Room for files' => Verdict::Wrong, 'What the computer holds' => Verdict::Look, 'Microphone' => Verdict::Look]);
 });

@@ -1,8 +1,34 @@
 /** One picture of each main view, from the demo show. bin/screenshots runs this. */
-import { launch, becomeHost, signIn, test } from '../Browser/support/rhetorix';
+import { launch, becomeHost, signIn, test, type ShowApi } from '../Browser/support/rhetorix';
 import type { Page } from '@playwright/test';
 
 const FOLDER = 'docs/screenshots';
+
+/** The Adjust page: a key, a match, writing that is too small. */
+async function adjusted(desk: Page, api: ShowApi, shot: (page: Page, name: string) => Promise<unknown>): Promise<void> {
+  const open = async (name: string, tab: string): Promise<void> => {
+    await desk.goto(`/shows/${api.id}/sources/${await api.sourceId(name)}/adjust`);
+    await becomeHost(desk);
+    await desk.getByTestId(`tab-${tab}`).click();
+    await desk.waitForTimeout(2500);
+  };
+  const lectern = await api.sourceId('Lectern');
+  await api.send('handle', { source: lectern, key: { colour: '#2b9a80', cut: { left: 0.145, top: 0, right: 0.145, bottom: 0 } }, behind: await api.sourceId('Bench') });
+  await open('Lectern', 'key');
+  await shot(desk, 'adjust-key');
+  await api.send('handle', { source: lectern, key: false, behind: false });
+  await open('Scope', 'colour');
+  await desk.getByTestId('match-with').selectOption({ label: 'Bench' });
+  await desk.waitForTimeout(2000);
+  await shot(desk, 'adjust-match');
+  const slides = (await api.state()).book.sources[await api.sourceId('Slides')];
+  await api.send('page', { group: slides?.deck?.group, position: 8 });
+  await open('Slides', 'reading');
+  await desk.getByTestId('measure').click();
+  await desk.getByTestId('reading-said').waitFor();
+  await shot(desk, 'adjust-reading');
+  await api.send('page', { group: slides?.deck?.group, position: 1 });
+}
 
 test('screenshots', async ({ desk, newDesk, api, baseURL }) => {
   const shot = (page: Page, name: string) => page.screenshot({ path: `${FOLDER}/${name}.png` });
@@ -18,6 +44,10 @@ test('screenshots', async ({ desk, newDesk, api, baseURL }) => {
   await desk.getByTestId('connect-microphone').click();
   await desk.waitForTimeout(2500);
   await shot(desk, 'rig');
+  await desk.keyboard.press('Escape');
+  await desk.getByTestId('budget-measure').click();
+  await desk.getByTestId('budget-said').waitFor();
+  await adjusted(desk, api, shot);
   await desk.getByRole('link', { name: 'Line-up' }).click();
   await desk.waitForTimeout(9000);
   await shot(desk, 'line-up');

@@ -70,7 +70,7 @@ class ShowController extends Controller
         ]);
     }
 
-    public function lineUp(Request $request, Show $show): View
+    public function lineUp(Request $request, Show $show, BudgetDesk $budget): View
     {
         $desk = $show->desk->toDesk();
         $sources = array_values($show->sources()->get()->map(fn (SourceRow $row) => $row->toSource())->all());
@@ -82,6 +82,7 @@ class ShowController extends Controller
             $watch?->findings() ?? [],
             array_values(array_filter(array_column($sources, 'id'), fn (string $id): bool => $desk->strip($id)->gain() <= 0.0)),
             new Instant((int) now()->getTimestampMs()),
+            $budget->forecast($show),
         );
 
         return $this->page($request, 'line-up', $show, [

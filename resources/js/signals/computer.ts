@@ -5,6 +5,7 @@
  */
 import type { Image } from '../painter/frame';
 import { Looks } from '../painter/looks';
+import { busyFrom, lateness } from './lateness';
 import type { LookPlan } from '../plan/types';
 
 export interface Measured {
@@ -22,10 +23,8 @@ export interface Measured {
 
 const LARGE = { width: 1280, height: 720 };
 const SMALL = { width: 320, height: 180 };
-const TIMES = 9;
-const BUSY_MS = 1500;
-/** A gap between two calls of an idle thread; longer, and something else ran. */
-const IDLE_GAP_MS = 0.3;
+const TIMES = 16;
+const BUSY_MS = 2500;
 
 const A_KEY: LookPlan = {
   colour: null,
@@ -35,10 +34,10 @@ const A_KEY: LookPlan = {
 export async function measureComputer(progress: (share: number) => void): Promise<Measured> {
   const busy = await busyShare(BUSY_MS);
   progress(0.4);
-  const large = await median(TIMES, copying(LARGE));
-  const small = await median(TIMES, copying(SMALL));
+  const large = await quarter(TIMES, copying(LARGE));
+  const small = await quarter(TIMES, copying(SMALL));
   progress(0.7);
-  const paint = await median(TIMES, painting());
+  const paint = await quarter(TIMES, painting());
   const look = await lookCost();
   progress(1);
   const [most, least] = [millions(LARGE), millions(SMALL)];
@@ -93,15 +92,15 @@ function painting(): () => number {
   };
 }
 
-/** The median of some single turns, with room for the show between them. */
-async function median(times: number, once: () => number): Promise<number> {
+/** The quarter mark of some single turns, with room for the show between them: what other work came in between in the rest is no cost of this. */
+async function quarter(times: number, once: () => number): Promise<number> {
   const took: number[] = [];
   once();
   for (let i = 0; i < times; i++) {
     await new Promise((resolve) => setTimeout(resolve, 25));
     took.push(once());
   }
-  return took.sort((a, b) => a - b)[times >> 1] ?? 0;
+  return took.sort((a, b) => a - b)[times >> 2] ?? 0;
 }
 
 async function lookCost(): Promise<number> {
@@ -120,23 +119,14 @@ async function lookCost(): Promise<number> {
   return Math.max(0.1, took / millions({ width: 640, height: 360 }));
 }
 
-/** How much of the time this thread is at work: calls that follow each other closely say that it is idle. */
-export function busyShare(ms: number): Promise<number> {
-  const { port1, port2 } = new MessageChannel();
-  const began = performance.now();
-  let last = began;
-  let busy = 0;
-  return new Promise((resolve) => {
-    port1.onmessage = () => {
-      const now = performance.now();
-      if (now - last > IDLE_GAP_MS) busy += now - last;
-      last = now;
-      if (now - began < ms) port2.postMessage(0);
-      else {
-        port1.close();
-        resolve(Math.min(1, busy / (now - began)));
-      }
-    };
-    port2.postMessage(0);
+async function busyShare(ms: number): Promise<number> {
+  const worker = new Worker(new URL('./lateness.worker.ts', import.meta.url), { type: 'module' });
+  const idle = new Promise<number>((resolve) => {
+    worker.onmessage = (event: MessageEvent<number>) => resolve(event.data);
   });
+  worker.postMessage(ms);
+  const own = await lateness(ms);
+  const busy = busyFrom(own, await idle);
+  worker.terminate();
+  return busy;
 }

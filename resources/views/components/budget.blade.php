@@ -1,6 +1,6 @@
 {{-- What the computer that holds the devices can hold, and what to lower. --}}
 @props(['show', 'forecast', 'feeds', 'mayOperate'])
-<section id="budget" class="sheet mb-4 px-4 py-3" x-data="budget" hx-get="/shows/{{ $show->id }}/rig" hx-trigger="budget-measured from:body, show-changed from:body delay:400ms" hx-select="#budget" hx-ext="grow" hx-swap="grow" hx-disinherit="*" aria-label="What this computer holds" data-testid="budget">
+<section id="budget" class="sheet mb-4 px-4 py-3" x-data="budget" hx-get="/shows/{{ $show->id }}/rig" hx-trigger="budget-measured from:body, show-changed from:body delay:400ms" hx-select="#budget" hx-ext="grow" hx-swap="grow" hx-disinherit="*" aria-label="What this computer holds" data-testid="budget" data-busy="{{ $forecast?->busy() }}">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 class="text-lg font-bold">What this computer holds</h2>
         @if ($forecast === null)

@@ -144,13 +144,18 @@ export function adjust(session: ShowSession, source: string, first: Tried) {
       const by = nudge(event);
       if (!by) return;
       const { width, height } = this.edges;
-      this.press(this.cutWish(moved(cutOf(this.edges), hold, by[0] / width, by[1] / height)));
+      this.pressCut(moved(cutOf(this.edges), hold, by[0] / width, by[1] / height));
     },
     setEdge(edge: 'left' | 'top' | 'right' | 'bottom', pixels: number): void {
       if (!Number.isFinite(pixels)) return;
       const { width, height } = this.edges;
       const side = edge === 'left' || edge === 'right' ? width : height;
-      this.press(this.cutWish({ ...cutOf(this.edges), [edge]: Math.max(0, Math.min(side, pixels)) / side }));
+      this.pressCut({ ...cutOf(this.edges), [edge]: Math.max(0, Math.min(side, pixels)) / side });
+    },
+    /** The next key press goes on from here, also before the core has answered. */
+    pressCut(cut: Cut): void {
+      Object.assign(this.edges, edgesOf(cut, this.edges));
+      this.press(this.cutWish(cut));
     },
     get zoom(): number {
       return this.tried.handling.framing.magnify.factor;

@@ -60,7 +60,8 @@ export class Attempts {
   };
 
   private handled(): string {
-    return JSON.stringify(this.session.store.handlings.of(this.scene.source));
+    const { width, height } = this.session.store.book.sources[this.scene.source] ?? {};
+    return JSON.stringify([this.session.store.handlings.of(this.scene.source), width, height]);
   }
 
   private async ask(wish: Wish, drafting: boolean): Promise<void> {
