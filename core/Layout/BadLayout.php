@@ -18,6 +18,11 @@ final class BadLayout extends Refusal
         return new self('The margin of an inset is between 0 % and 20 % of the shorter side of the canvas.');
     }
 
+    public static function parameter(string $label, string $range): self
+    {
+        return new self("“{$label}” can be {$range}. Choose one of these.");
+    }
+
     public static function slotIsEmpty(string $slot): self
     {
         return new self("Choose a source for the place “{$slot}”.");

@@ -4,12 +4,25 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Layout;
 
+use Rhetorix\Core\Geometry\Rect;
+use Rhetorix\Core\Geometry\Size;
+use Rhetorix\Core\Layout\Ready\Four;
+use Rhetorix\Core\Layout\Ready\OneAndTwo;
+use Rhetorix\Core\Layout\Ready\Presenter;
+use Rhetorix\Core\Layout\Ready\Ready;
+use Rhetorix\Core\Layout\Ready\SideBySide;
+use Rhetorix\Core\Layout\Ready\Strip;
+use Rhetorix\Core\Layout\Ready\TallBeside;
+use Rhetorix\Core\Layout\Ready\ThreeInARow;
+use Rhetorix\Core\Layout\Ready\TwoBoxes;
 use Rhetorix\Core\Support\BadInput;
 use Rhetorix\Core\Support\Fields;
 
 /** The layouts that need no drawing. */
 final class ReadyLayouts
 {
+    private const READY = [SideBySide::class, TwoBoxes::class, OneAndTwo::class, ThreeInARow::class, Four::class, TallBeside::class, Presenter::class, Strip::class];
+
     /**
      * @param  mixed  $data  {layout: name, ...parameters}
      *
@@ -19,10 +32,40 @@ final class ReadyLayouts
     {
         $fields = Fields::of($data, 'layout');
 
-        return match ($fields->string('layout')) {
-            FullLayout::NAME => new FullLayout,
-            InsetLayout::NAME => InsetLayout::fromFields($fields),
-            default => throw BadInput::notOneOf('layout.layout', [FullLayout::NAME, InsetLayout::NAME]),
+        $name = $fields->string('layout');
+        $ready = self::byName()[$name] ?? null;
+
+        return match (true) {
+            $name === FullLayout::NAME => new FullLayout,
+            $name === InsetLayout::NAME => InsetLayout::fromFields($fields),
+            $ready !== null => $ready::fromFields($fields),
+            default => throw BadInput::notOneOf('layout.layout', [FullLayout::NAME, InsetLayout::NAME, ...array_keys(self::byName())]),
         };
+    }
+
+    /**
+     * What a form offers: each layout as it usually is, on this canvas.
+     *
+     * @return array<string, array{label: string, parameters: array<string, array<string, mixed>>, slots: list<string>, windows: list<Rect>}> by name
+     */
+    public static function catalogue(Size $canvas): array
+    {
+        return array_map(fn (string $ready): array => [
+            'label' => $ready::label(),
+            'parameters' => array_map(fn (Parameter $parameter): array => $parameter->toArray(), $ready::parameters()),
+            'slots' => $ready::usual()->slots(),
+            'windows' => array_map(fn (Window $window): Rect => $window->rect, $ready::usual()->windows($canvas)),
+        ], self::byName());
+    }
+
+    /** @return array<string, class-string<Ready>> */
+    private static function byName(): array
+    {
+        $byName = [];
+        foreach (self::READY as $ready) {
+            $byName[$ready::name()] = $ready;
+        }
+
+        return $byName;
     }
 }

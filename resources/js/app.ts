@@ -71,7 +71,7 @@ if (session) {
   Alpine.data('deckPages', (source: unknown) => deckPages(session, String(source)));
   Alpine.data('connectMicrophone', () => connectMicrophone(session));
   Alpine.data('rigList', () => rigList(session));
-  Alpine.data('insetForm', () => insetForm(session));
+  Alpine.data('insetForm', (offered: unknown) => insetForm(session, (offered ?? {}) as Parameters<typeof insetForm>[1]));
 
   const bind = (): void => {
     bindCanvases(session, document);

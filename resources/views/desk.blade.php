@@ -90,7 +90,10 @@
                         <section class="in-hand-panel" aria-label="{{ $source->name }} in hand" @keydown.escape.window="chosen = ''" data-testid="in-hand-panel">
                             <div class="flex items-center justify-between gap-3">
                                 <h3 class="text-lg font-bold">{{ $source->name }}</h3>
-                                <button type="button" class="button min-h-9" @click="chosen = ''">Done</button>
+                                <span class="flex items-center gap-1">
+                                    @if ($core->hasPicture())<a class="button-quiet" href="/shows/{{ $show->id }}/sources/{{ $source->id }}/adjust" hx-boost="true" hx-target="#page" hx-select="#page" hx-swap="outerHTML">Adjust</a>@endif
+                                    <button type="button" class="button min-h-9" @click="chosen = ''">Done</button>
+                                </span>
                             </div>
                             <div class="grid gap-4 sm:grid-cols-[15rem_1fr]">
                                 @if ($core->hasPicture())

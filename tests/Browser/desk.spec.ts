@@ -146,6 +146,16 @@ for (const theme of ['day', 'dusk']) {
       const { violations } = await new AxeBuilder({ page: desk }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
       expect(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
     }
+    const bench = await api.sourceId('Bench');
+    await api.send('handle', { source: bench, key: { colour: '#3f9f86' }, behind: '#1f3350' });
+    await desk.goto(`/shows/${api.id}/sources/${bench}/adjust`);
+    for (const tab of ['framing', 'colour', 'key', 'reading']) {
+      await desk.getByTestId(`tab-${tab}`).click();
+      await desk.waitForTimeout(300);
+      const { violations } = await new AxeBuilder({ page: desk }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+      expect(violations.map(({ id, nodes }) => `${tab} ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)).toEqual([]);
+    }
+    await api.send('handle', { source: bench, key: false, behind: false });
   });
 }
 

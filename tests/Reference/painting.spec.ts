@@ -69,6 +69,13 @@ test('paints the plans of the core as ffmpeg renders them', async ({ desk, api }
     const made = await api.send('picture.make', { name: `Check ${corner}`, layout: { layout: 'inset', corner, size }, fills: { large, inset } });
     expect(made.status).toBe(200);
   }
+  for (const [name, layout, fills] of [
+    ['Check side by side', { layout: 'side-by-side', split: 0.6, gap: 0.025 }, { first: wide, second: four }],
+    ['Check strip', { layout: 'strip', people: 2, share: 0.25 }, { large: four, 'person 1': upright, 'person 2': wide }],
+    ['Check two boxes', { layout: 'two-boxes', shape: '4:3' }, { first: four, second: wide }],
+  ] as const) {
+    expect((await api.send('picture.make', { name, layout, fills })).status).toBe(200);
+  }
   await desk.getByRole('link', { name: 'Desk' }).click();
 
   const { book } = await api.state();
@@ -92,7 +99,7 @@ test('paints the plans of the core as ffmpeg renders them', async ({ desk, api }
     expect(similarity, page.name).toBeGreaterThanOrEqual(LEAST_PSNR);
   }
   console.log(checked.join(', '));
-  expect(checked).toHaveLength(7);
+  expect(checked).toHaveLength(10);
   // and the measure can fail: another picture is not similar at all
   expect(psnrOf(join(folder, `${STILLS[0]?.name ?? ''}.png`), join(folder, 'painted.png'))).toBeLessThan(25);
   await cleanUp(api);

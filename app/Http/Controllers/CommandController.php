@@ -36,6 +36,6 @@ class CommandController extends Controller
     {
         $picture = $form->read($show, Fields::of($request->json()->all()), 'draft');
 
-        return response()->json(['plan' => (new Composer($show->canvas(), $books->of($show)->sources()))->compose($picture)->toArray()]);
+        return response()->json(['plan' => (new Composer($show->canvas(), $books->of($show)->sources(), $show->desk->toDesk()->handlings))->compose($picture)->toArray()]);
     }
 }

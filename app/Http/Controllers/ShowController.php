@@ -13,6 +13,7 @@ use App\Shows\ShowState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Rhetorix\Core\Layout\ReadyLayouts;
 use Rhetorix\Core\LineUp\LineUp;
 use Rhetorix\Core\Picture\Group;
 use Rhetorix\Core\Picture\KeyPlaces;
@@ -101,6 +102,7 @@ class ShowController extends Controller
     public function pictures(Request $request, Show $show): View
     {
         return $this->page($request, 'pictures', $show, [
+            'layouts' => ReadyLayouts::catalogue($show->canvas()->size),
             'pictures' => $show->pictures()->with('fills')->get()->groupBy(fn ($picture) => $picture->picture_group->value),
             'sources' => $show->sources()->get()->filter(fn (SourceRow $source): bool => $source->toSource()->hasPicture()),
         ]);

@@ -4,9 +4,11 @@ import { PhoneFeed, type PhoneAbout } from '../capture/phone';
 import { postJson } from '../link/http';
 import type { Rect, SourceEntry, Turn } from '../plan/types';
 import type { ShowSession } from '../session';
+import { cellsOf, readUpright } from './adjust/scene';
 import { say } from './say';
 
 const PROFILE_WIDTH = 320;
+const WHOLE: Rect = { x: 0, y: 0, width: 1, height: 1 };
 
 /** Minutes and seconds: 1:05. */
 export function clock(ms: number): string {
@@ -150,6 +152,25 @@ export function handling(session: ShowSession, source: string) {
     cropBars(): void {
       if (this.bars) framing(session, source, { crop: this.bars });
       this.bars = undefined;
+    },
+    get isKeyed(): boolean {
+      return this.entry?.look?.key != null;
+    },
+    /** The light has changed: the backing's colour is looked for again. */
+    async sampleBacking(): Promise<void> {
+      const image = session.rig?.raw(source);
+      if (!image || image.ground !== undefined) {
+        say('There is no picture to look at. The backing is sampled on the computer that holds the devices.');
+        return;
+      }
+      const size = { left: 0, top: 0, right: 0, bottom: 0, width: image.width, height: image.height };
+      const data = readUpright(() => image, source, { edges: size, seen: { crop: WHOLE, turn: 0, mirror: false }, crop: WHOLE }, this.entry?.look?.colour ?? null, 640);
+      try {
+        const { colour } = await postJson<{ colour: string }>(`/shows/${session.show}/sources/${source}/backing`, { again: data ? cellsOf(data) : [] });
+        session.link.press('handle', { source, key: { colour } });
+      } catch (failure) {
+        if (failure instanceof Error) say(failure.message);
+      }
     },
     get page(): number {
       const deck = this.entry?.deck;

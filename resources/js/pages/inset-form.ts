@@ -1,12 +1,22 @@
-/** Makes a picture with an inset. The core lays it out; here it is shown while it is chosen. */
+/** Makes a picture of a ready layout. The core lays it out; here it is shown while it is chosen. */
 import { paintPlan } from '../painter/frame';
 import { Refused, postJson } from '../link/http';
 import type { FramePlan } from '../plan/types';
 import type { ShowSession } from '../session';
 import { say } from './say';
 
-export function insetForm(session: ShowSession) {
+/** A layout that the core offers, with what can be chosen about it. */
+interface Offered {
+  label: string;
+  slots: string[];
+  parameters: Record<string, { label: string; usual: number | string; least: number; most: number; whole: boolean; words: string[] }>;
+}
+
+export function insetForm(session: ShowSession, offered: Record<string, Offered> = {}) {
   return {
+    layout: 'inset',
+    values: {} as Record<string, number | string>,
+    fills: {} as Record<string, string>,
     large: '',
     inset: '',
     corner: 'bottom-right',
@@ -19,7 +29,40 @@ export function insetForm(session: ShowSession) {
       this.inset = inset;
       void this.look();
     },
+    /** Another layout: its parameters as usual, its places filled with what is there, in order. */
+    choose(layout: string): void {
+      this.layout = layout;
+      const parameters = offered[layout]?.parameters ?? {};
+      this.values = Object.fromEntries(Object.entries(parameters).map(([name, { usual }]) => [name, usual]));
+      this.fill();
+      void this.look();
+    },
+    get offer(): Offered | null {
+      return offered[this.layout] ?? null;
+    },
+    get slots(): string[] {
+      if (this.layout !== 'strip') return this.offer?.slots ?? [];
+      return ['large', ...Array.from({ length: Number(this.values.people ?? 3) }, (_, i) => `person ${i + 1}`)];
+    },
+    fill(): void {
+      const sources = Object.entries(session.store.book.sources).filter(([, source]) => source.placeholder !== null).map(([id]) => id);
+      this.fills = Object.fromEntries(this.slots.map((slot, i) => [slot, this.fills[slot] ?? sources[i % Math.max(1, sources.length)] ?? '']));
+    },
+    setValue(name: string, value: string): void {
+      const parameter = this.offer?.parameters[name];
+      if (!parameter) return;
+      this.values[name] = parameter.words.length > 0 ? value : Number(value);
+      this.fill();
+      void this.look();
+    },
     wish() {
+      if (this.layout !== 'inset') {
+        return {
+          layout: { layout: this.layout, ...this.values },
+          fills: Object.fromEntries(this.slots.map((slot) => [slot, this.fills[slot] ?? ''])),
+          ...(this.name.trim() === '' ? {} : { name: this.name.trim() }),
+        };
+      }
       return {
         layout: { layout: 'inset', corner: this.corner, size: Number(this.size) / 100 },
         fills: { large: this.large, inset: this.inset },

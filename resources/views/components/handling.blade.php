@@ -46,6 +46,7 @@
             <button type="button" class="button-quiet" @click="findBars()" x-show="held" data-testid="find-bars">Find black bars</button>
             <button type="button" class="button min-h-9" x-cloak x-show="bars" @click="cropBars()" data-testid="crop-bars">Crop the bars</button>
             <button type="button" class="button-quiet" x-cloak x-show="isFramed" @click="resetFraming()">As it comes</button>
+            <button type="button" class="button min-h-9" x-cloak x-show="isKeyed" @click="sampleBacking()" title="The light has changed: find the backing's colour again" data-testid="sample-backing">Sample the backing again</button>
             @if ($device)<button type="button" class="button-quiet" x-show="held" @click="restart()" data-testid="restart">Restart</button>@endif
         </div>
     @endif
