@@ -41,7 +41,8 @@ final readonly class SignalDesk
             // After a break nobody knows since when anything is so.
             $stepped = $row?->stepDown() ?? StepDown::begin();
             $late = is_numeric($host['late'] ?? null) ? max(0.0, min(1.0, (float) $host['late'])) : 0.0;
-            $steps = $stepped->after($late, $at);
+            $running = $host['running_ms'] ?? null;
+            $steps = $stepped->after($late, $at, is_int($running) ? $running : PHP_INT_MAX);
             $watches = $row !== null && $row->isFresh() ? $row->toWatches() : [];
             $before = array_map($this->gist(...), $row?->findings() ?? []);
             $after = [];

@@ -26,6 +26,9 @@ final readonly class StepDown
 
     private const MOST_PATIENCE = 160_000;
 
+    /** While devices open and pages are painted for the first time, late frames say nothing. */
+    private const WARMING = 8_000;
+
     /** A fall so soon after a step up says that the step was a mistake. */
     private const MISTAKE = 20_000;
 
@@ -45,9 +48,13 @@ final readonly class StepDown
         return new self(0, null, null, null, self::UP_AFTER);
     }
 
-    /** @param  float  $late  share of late frames in the last second, 0 to 1 */
-    public function after(float $late, Instant $at): self
+    /**
+     * @param  float  $late  share of late frames in the last second, 0 to 1
+     * @param  int  $running  milliseconds since the host began to paint
+     */
+    public function after(float $late, Instant $at, int $running = PHP_INT_MAX): self
     {
+        $late = $running < self::WARMING ? 0.0 : $late;
         $lateSince = $late >= self::LATE ? ($this->late ?? $at->ms) : null;
         $calmSince = $late <= self::CALM ? ($this->calm ?? $at->ms) : null;
         if ($lateSince !== null && $at->ms - $lateSince >= self::DOWN_AFTER && $this->level < Quality::last()) {

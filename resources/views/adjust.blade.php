@@ -180,7 +180,7 @@
             <section class="space-y-3" x-cloak x-show="tab === 'reading'" aria-label="Reading">
                 <label class="label mb-0">Where it is looked at
                     <select class="field min-h-10" x-model="farEnd" data-testid="far-end">@foreach (FarEnd::cases() as $far)<option value="{{ $far->value }}">{{ $far->label() }} ({{ $far->width() }} wide)</option>@endforeach</select></label>
-                <button type="button" class="button-main min-h-10" :disabled="busy" @click="look()" x-text="busy ? 'Measuring…' : 'Measure the writing'" data-testid="measure">Measure the writing</button>
+                <button type="button" class="button-main mt-1 min-h-10" :disabled="busy" @click="look()" x-text="busy ? 'Measuring…' : 'Measure the writing'" data-testid="measure">Measure the writing</button>
                 <template x-if="found">
                     <div class="space-y-2">
                         <p :class="found.easy ? 'sheet px-3 py-2' : 'wrong'" x-text="found.sentence" data-testid="reading-said"></p>

@@ -12,12 +12,12 @@
         </nav>
         <div class="ml-auto flex flex-wrap items-center gap-2 max-lg:w-full max-lg:py-1 lg:flex-nowrap">
             <p id="away" hidden class="chip border-sun text-ink">The server does not answer: the desk goes on, presses are kept</p>
-            <p id="quality" hidden class="chip border-sun text-ink" data-testid="quality"></p>
+            <p id="quality" hidden class="chip border-sun text-ink" data-testid="quality"><span class="max-w-44 truncate"></span></p>
             <p id="live-microphones" class="chip-microphone" data-testid="live-microphones">No open microphone</p>
             <p id="host" class="chip" data-testid="host">…</p>
             <button type="button" id="hold-devices" hidden class="button min-h-9">Hold devices here</button>
             <button type="button" id="theme" class="button min-h-9 px-3" title="Daylight or dusk">Dusk</button>
-            <form method="post" action="/sign-out">@csrf<button class="button-quiet">Sign out</button></form>
+            <form method="post" action="/sign-out">@csrf<button class="button-quiet whitespace-nowrap">Sign out</button></form>
         </div>
     </header>
     <div id="page" data-here="{{ $here }}" data-title="@yield('title') · Rhetorix">

@@ -82,6 +82,14 @@ it('steps down when frames stay late and not for a hiccup', function (): void {
         ->and(stepped(array_fill(0, 60, 0.5))->level)->toBe(Quality::last());
 });
 
+it('does not count late frames while the host is warming up', function (): void {
+    $step = StepDown::begin();
+    foreach (range(0, 5) as $second) {
+        $step = $step->after(0.9, at(1000 * $second), 1000 * $second);
+    }
+    expect($step->level)->toBe(0)->and($step->after(0.9, at(9000), 9000)->after(0.9, at(12_000), 12_000)->level)->toBe(1);
+});
+
 it('comes back slowly, and slower when that was a mistake', function (): void {
     $down = stepped([0.5, 0.5, 0.5, 0.5]);
     expect(stepped(array_fill(0, 10, 0.0), $down, 4000)->level)->toBe(1);

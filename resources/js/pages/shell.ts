@@ -61,8 +61,9 @@ function showQuality(session: ShowSession): void {
   if (!chip) return;
   const { quality } = session.store;
   chip.hidden = (quality?.level ?? 0) === 0;
-  chip.textContent = `Late frames: ${quality?.said ?? ''}`;
-  chip.title = chip.textContent;
+  const words = `Late frames: ${quality?.said ?? ''}`;
+  chip.firstElementChild?.replaceChildren(words);
+  chip.title = words;
 }
 
 function showMicrophones(session: ShowSession): void {

@@ -36,6 +36,7 @@ export class SignalSampler {
   private readonly sound = new Float32Array(1024);
   private due = 0;
   private busy = false;
+  private readonly began = performance.now();
   private passes = { count: 0, late: 0, since: 0, last: 0 };
 
   constructor(
@@ -130,7 +131,7 @@ export class SignalSampler {
     }
     const { passes } = this;
     const seconds = (now - passes.since) / 1000;
-    const host = { fps: round(passes.count / Math.max(0.1, seconds), 1), late: round(passes.late / Math.max(1, passes.count)) };
+    const host = { fps: round(passes.count / Math.max(0.1, seconds), 1), late: round(passes.late / Math.max(1, passes.count)), running_ms: Math.round(now - this.began) };
     this.passes = { count: 0, late: 0, since: now, last: now };
     const answer = await postJson<{ signals: Record<string, SignalFinding>; quality: Quality }>(`/shows/${this.show}/signals`, { tab: this.lease.id, samples, host }).catch(() => null);
     if (answer) this.store.hear(answer.signals, answer.quality);
