@@ -46,7 +46,7 @@ final class ReadyLayouts
     /**
      * What a form offers: each layout as it usually is, on this canvas.
      *
-     * @return array<string, array{label: string, parameters: array<string, array<string, mixed>>, slots: list<string>, windows: list<Rect>}> by name
+     * @return array<string, array{label: string, parameters: array<string, array<string, mixed>>, slots: list<string>, slots_by: array<string, array<int, list<string>>>, windows: list<Rect>}> by name
      */
     public static function catalogue(Size $canvas): array
     {
@@ -54,8 +54,27 @@ final class ReadyLayouts
             'label' => $ready::label(),
             'parameters' => array_map(fn (Parameter $parameter): array => $parameter->toArray(), $ready::parameters()),
             'slots' => $ready::usual()->slots(),
+            'slots_by' => self::slotsBy($ready),
             'windows' => array_map(fn (Window $window): Rect => $window->rect, $ready::usual()->windows($canvas)),
         ], self::byName());
+    }
+
+    /**
+     * The places of a layout in which there can be more or fewer of something.
+     *
+     * @param  class-string<Ready>  $ready
+     * @return array<string, array<int, list<string>>> by parameter, by number
+     */
+    private static function slotsBy(string $ready): array
+    {
+        $slots = [];
+        foreach ($ready::parameters() as $name => $parameter) {
+            foreach ($parameter->whole ? range((int) $parameter->least, (int) $parameter->most) : [] as $count) {
+                $slots[$name][$count] = $ready::fromFields(Fields::of([$name => $count]))->slots();
+            }
+        }
+
+        return $slots;
     }
 
     /** @return array<string, class-string<Ready>> */

@@ -5,7 +5,8 @@ import { bindDesk } from './desk/view';
 import { listenToKeys } from './desk/keys';
 import { bindCanvases } from './pages/canvases';
 import { inHand } from './pages/in-hand';
-import { insetForm } from './pages/inset-form';
+import { pictureCard } from './pages/picture-card';
+import { pictureForm } from './pages/picture-form';
 import { rigList } from './pages/rig-list';
 import { connectCamera } from './pages/connect/camera';
 import { connectFile } from './pages/connect/file';
@@ -16,7 +17,7 @@ import { budget } from './pages/budget';
 import { adjust } from './pages/adjust/adjust';
 import { deviceControls } from './pages/adjust/device';
 import { adjustMatch } from './pages/adjust/match';
-import { adjustReading, pictureReading } from './pages/adjust/reading';
+import { adjustReading } from './pages/adjust/reading';
 import type { Tried } from './pages/adjust/scene';
 import { deckPages } from './pages/deck-pages';
 import { handling } from './pages/handling';
@@ -67,11 +68,11 @@ if (session) {
   Alpine.data('deviceControls', (source: unknown) => deviceControls(session, String(source)));
   Alpine.data('adjustMatch', () => adjustMatch(session));
   Alpine.data('adjustReading', () => adjustReading(session));
-  Alpine.data('pictureReading', (picture: unknown) => pictureReading(session, String(picture)));
   Alpine.data('deckPages', (source: unknown) => deckPages(session, String(source)));
   Alpine.data('connectMicrophone', () => connectMicrophone(session));
   Alpine.data('rigList', () => rigList(session));
-  Alpine.data('insetForm', (offered: unknown) => insetForm(session, (offered ?? {}) as Parameters<typeof insetForm>[1]));
+  Alpine.data('pictureForm', (offered: unknown) => pictureForm(session, (offered ?? {}) as Parameters<typeof pictureForm>[1]));
+  Alpine.data('pictureCard', (picture: unknown) => pictureCard(session, String(picture)));
 
   const bind = (): void => {
     bindCanvases(session, document);

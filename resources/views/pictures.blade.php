@@ -7,9 +7,9 @@
     <p class="mb-4 text-soft">What can be put on air. Each source has a full-screen picture already; pictures with several sources are made here.</p>
 
     @if ($mayOperate && $sources->isNotEmpty())
-        <section class="sheet mb-8 grid gap-6 p-5 lg:grid-cols-[1fr_26rem]" x-data="insetForm({{ Js::from($layouts) }})" x-init="$nextTick(() => begin('{{ $sources->skip(min(1, $sources->count() - 1))->first()->id }}', '{{ $sources->first()->id }}'))" aria-label="Make a picture">
+        <section class="sheet mb-8 grid gap-6 p-5 lg:grid-cols-[1fr_26rem]" x-data="pictureForm({{ Js::from($layouts) }})" @change-picture.window="change($event.detail)" x-init="$nextTick(() => begin('{{ $sources->skip(min(1, $sources->count() - 1))->first()->id }}', '{{ $sources->first()->id }}'))" aria-label="Make a picture">
             <div class="lg:col-span-2" role="radiogroup" aria-label="Layout">
-                <h2 class="mb-2 text-xl font-bold">Make a picture</h2>
+                <h2 class="mb-2 text-xl font-bold" x-text="changing ? 'Change a picture' : 'Make a picture'">Make a picture</h2>
                 <div class="flex flex-wrap gap-2">
                     <button type="button" role="radio" class="layout-choice" :aria-checked="layout === 'inset'" @click="choose('inset')" data-testid="layout-inset"><svg viewBox="0 0 {{ $show->canvas_width }} {{ $show->canvas_height }}" aria-hidden="true"><rect width="{{ $show->canvas_width }}" height="{{ $show->canvas_height }}" /><rect x="{{ 0.68 * $show->canvas_width }}" y="{{ 0.68 * $show->canvas_height }}" width="{{ 0.28 * $show->canvas_width }}" height="{{ 0.28 * $show->canvas_height }}" /></svg>Large with an inset</button>
                     @foreach ($layouts as $name => $layout)
@@ -50,7 +50,9 @@
                     <input id="picture-name" class="field" maxlength="80" x-model="name">
                 </div>
                 <p class="wrong sm:col-span-2" x-cloak x-show="wrong" x-text="wrong" role="alert"></p>
-                <button class="button-main sm:col-span-2" data-testid="make-picture">Make the picture</button>
+                <p class="wrong sm:col-span-2" x-cloak x-show="isOnAir">This picture is on program: the audience sees the change at once.</p>
+                <div class="flex gap-3 sm:col-span-2"><button class="button-main grow" data-testid="make-picture" x-text="changing ? 'Change the picture' : 'Make the picture'">Make the picture</button>
+                    <button type="button" class="button-quiet" x-cloak x-show="changing" @click="forget()">Leave it as it is</button></div>
             </form>
             <figure>
                 <canvas x-ref="draft" width="640" height="360" class="block aspect-video w-full rounded-lg bg-line" role="img" aria-label="How the picture will look" data-testid="draft"></canvas>
@@ -69,17 +71,18 @@
             @endif
             <ul class="grid gap-4 sm:grid-cols-3 lg:grid-cols-4">
                 @foreach ($here as $picture)
-                    <li class="sheet overflow-hidden" data-testid="picture" data-grow="{{ $picture->id }}" x-data="insetForm">
+                    <li class="sheet overflow-hidden" data-testid="picture" data-grow="{{ $picture->id }}" x-data="pictureCard('{{ $picture->id }}')">
                         <canvas data-view="picture" data-id="{{ $picture->id }}" width="320" height="180" class="block aspect-video w-full bg-line" role="img" aria-label="{{ $picture->name }}"></canvas>
                         <div class="flex min-h-12 items-center gap-2 px-3">
                             @if ($picture->key)<span class="keycap">{{ $picture->key }}</span>@endif
                             <h3 class="truncate font-semibold" title="{{ $picture->name }}">{{ $picture->name }}</h3>
                             @if ($mayOperate && ! $picture->own_source_id)
-                                <button type="button" class="button-quiet ml-auto" @click="remove('{{ $picture->id }}')" aria-label="Delete {{ $picture->name }}">Delete</button>
+                                <button type="button" class="button-quiet ml-auto px-2" @click="$dispatch('change-picture', {{ Js::from(['picture' => $picture->id, 'name' => $picture->name, 'layout' => $picture->layout, 'fills' => $picture->fills->pluck('source_id', 'slot')]) }})" aria-label="Change {{ $picture->name }}" data-testid="change">Change</button>
+                                <button type="button" class="button-quiet px-2" @click="remove()" aria-label="Delete {{ $picture->name }}">Delete</button>
                             @endif
                         </div>
-                        <div class="px-3 pb-2 text-sm" x-data="pictureReading('{{ $picture->id }}')">
-                            <button type="button" class="button-quiet -ml-3" :disabled="busy" @click="look('window')" x-text="busy ? 'Measuring…' : 'Can it be read?'" data-testid="picture-reading">Can it be read?</button>
+                        <div class="px-3 pb-2 text-sm">
+                            <button type="button" class="button-quiet -ml-3" :disabled="busy" @click="read('window')" x-text="busy ? 'Measuring…' : 'Can it be read?'" data-testid="picture-reading">Can it be read?</button>
                             <p x-cloak x-show="found" :class="found?.easy || 'wrong'" x-text="found?.sentence" data-testid="picture-reading-said"></p>
                         </div>
                     </li>

@@ -32,6 +32,27 @@ test('makes a picture with a strip of people, which flows anew when there are fe
   expect((await api.state()).tally.sources).toMatchObject({ [await api.sourceId('Slides')]: 'program', [await api.sourceId('Lectern')]: 'program', [await api.sourceId('Bench')]: 'program' });
 });
 
+test('changes a picture that was made before, also to another layout', async ({ desk, api }) => {
+  const [slides, lectern, bench] = await Promise.all(['Slides', 'Lectern', 'Bench'].map((name) => api.sourceId(name)));
+  await api.send('picture.make', { name: 'By hand', layout: { layout: 'inset', corner: 'top-left', size: 0.3 }, fills: { large: slides, inset: lectern } });
+  await desk.goto(`/shows/${api.id}/pictures`);
+  await becomeHost(desk);
+  const row = desk.locator('[data-testid=picture]').filter({ has: desk.getByRole('heading', { name: 'By hand', exact: true }) });
+  await row.getByTestId('change').click();
+  await expect(desk.getByLabel(/Name/)).toHaveValue('By hand');
+  await expect(desk.getByLabel('Inset', { exact: true })).toHaveValue(lectern ?? '');
+  await desk.getByTestId('layout-side-by-side').click();
+  await desk.getByTestId('slot-first').selectOption({ label: 'Bench' });
+  await desk.getByTestId('slot-second').selectOption({ label: 'Slides' });
+  await desk.getByTestId('parameter-split').fill('0.7');
+  await desk.getByTestId('make-picture').click();
+  await expect(desk.getByTestId('make-picture')).toHaveText('Make the picture');
+  const { plan, name } = (await api.state()).book.pictures[await api.pictureId('By hand')] ?? {};
+  expect(name).toBe('By hand');
+  expect(plan?.layers.map(({ source }) => source)).toEqual([bench, slides]);
+  expect(plan?.layers[0]?.dest.width).toBeCloseTo(0.7 * 1280, 0);
+});
+
 test('puts a keyed presenter before the slides', async ({ desk, api }) => {
   const lectern = await api.sourceId('Lectern');
   await api.send('handle', { source: lectern, key: { colour: '#2b9a80', cut: { left: 0.145, top: 0, right: 0.145, bottom: 0 } } });

@@ -73,6 +73,12 @@ it('flows a strip anew for one to six people', function (int $people): void {
         ->and($boxes["person {$people}"]->bottom())->toEqualWithDelta(720, 1e-6);
 })->with([1, 2, 3, 4, 5, 6]);
 
+it('tells a form which places there are for each number of people', function (): void {
+    $strip = ReadyLayouts::catalogue(new Size(1280, 720))['strip'];
+    expect($strip['slots_by']['people'][2])->toBe(['large', 'person 1', 'person 2'])->and($strip['slots_by']['people'])->toHaveCount(6)
+        ->and($strip['slots'])->toBe($strip['slots_by']['people'][3]);
+});
+
 it('leaves the material whole beside the presenter when it is asked to', function (): void {
     $whole = boxesOf('presenter', ['side' => 'left'], 1280, 720);
     $beside = boxesOf('presenter', ['side' => 'left', 'material' => 'beside'], 1280, 720);

@@ -92,22 +92,3 @@ export function adjustReading(session: ShowSession) {
     },
   };
 }
-
-/** The same for a picture of the Pictures page. */
-export function pictureReading(session: ShowSession, picture: string) {
-  return {
-    busy: false,
-    found: null as Reading | null,
-    async look(farEnd: string): Promise<void> {
-      const plan = session.painter.planOf(picture);
-      if (!plan) return;
-      this.busy = true;
-      try {
-        this.found = await measure(session, plan, farEnd);
-      } catch (failure) {
-        if (failure instanceof Error) say(failure.message);
-      }
-      this.busy = false;
-    },
-  };
-}

@@ -3,17 +3,28 @@ import { paintPlan } from '../painter/frame';
 import { Refused, postJson } from '../link/http';
 import type { FramePlan } from '../plan/types';
 import type { ShowSession } from '../session';
-import { say } from './say';
 
 /** A layout that the core offers, with what can be chosen about it. */
 interface Offered {
   label: string;
   slots: string[];
+  /** the places by a number that can be chosen: people in a strip */
+  slots_by: Record<string, Record<number, string[]>>;
   parameters: Record<string, { label: string; usual: number | string; least: number; most: number; whole: boolean; words: string[] }>;
 }
 
-export function insetForm(session: ShowSession, offered: Record<string, Offered> = {}) {
+/** A picture that is there, to be changed. */
+export interface Made {
+  picture: string;
+  name: string;
+  layout: Record<string, number | string>;
+  fills: Record<string, string>;
+}
+
+export function pictureForm(session: ShowSession, offered: Record<string, Offered> = {}) {
   return {
+    /** id of the picture that is changed; empty for a new one */
+    changing: '',
     layout: 'inset',
     values: {} as Record<string, number | string>,
     fills: {} as Record<string, string>,
@@ -29,6 +40,29 @@ export function insetForm(session: ShowSession, offered: Record<string, Offered>
       this.inset = inset;
       void this.look();
     },
+    /** A picture that was made before, as it is. */
+    change({ picture, name, layout, fills }: Made): void {
+      const { layout: kind, ...values } = layout;
+      this.changing = picture;
+      this.name = name;
+      this.layout = String(kind);
+      this.fills = { ...fills };
+      if (this.layout === 'inset') {
+        [this.large, this.inset] = [fills.large ?? '', fills.inset ?? ''];
+        [this.corner, this.size] = [String(values.corner), String(Math.round(Number(values.size) * 100))];
+      } else this.values = values;
+      void this.look();
+      (this as unknown as { $root: HTMLElement }).$root.scrollIntoView({ block: 'start' });
+    },
+    /** Back to making a new one. */
+    forget(): void {
+      this.changing = '';
+      this.name = '';
+      this.wrong = '';
+    },
+    get isOnAir(): boolean {
+      return this.changing !== '' && session.store.tally(performance.now()).pictures[this.changing] === 'program';
+    },
     /** Another layout: its parameters as usual, its places filled with what is there, in order. */
     choose(layout: string): void {
       this.layout = layout;
@@ -41,8 +75,8 @@ export function insetForm(session: ShowSession, offered: Record<string, Offered>
       return offered[this.layout] ?? null;
     },
     get slots(): string[] {
-      if (this.layout !== 'strip') return this.offer?.slots ?? [];
-      return ['large', ...Array.from({ length: Number(this.values.people ?? 3) }, (_, i) => `person ${i + 1}`)];
+      const [counted, by] = Object.entries(this.offer?.slots_by ?? {})[0] ?? [];
+      return (counted === undefined ? undefined : by?.[Number(this.values[counted])]) ?? this.offer?.slots ?? [];
     },
     fill(): void {
       const sources = Object.entries(session.store.book.sources).filter(([, source]) => source.placeholder !== null).map(([id]) => id);
@@ -84,18 +118,11 @@ export function insetForm(session: ShowSession, offered: Record<string, Offered>
     },
     async make(): Promise<void> {
       try {
-        await session.link.edit('picture.make', this.wish());
-        this.name = '';
-        this.wrong = '';
+        if (this.changing === '') await session.link.edit('picture.make', this.wish());
+        else await session.link.edit('picture.change', { picture: this.changing, ...this.wish(), expect: session.store.revision });
+        this.forget();
       } catch (failure) {
         this.wrong = failure instanceof Refused ? failure.message : 'The server does not answer. It is tried again by itself.';
-      }
-    },
-    async remove(picture: string): Promise<void> {
-      try {
-        await session.link.edit('picture.remove', { picture, expect: session.store.revision });
-      } catch (failure) {
-        if (failure instanceof Error) say(failure.message);
       }
     },
     destroy(): void {
