@@ -70,7 +70,7 @@ it('signs in and out, and says it when it cannot', function (): void {
 
 it('shows each page of a show to the one who runs it', function (string $path, string $words): void {
     $this->actingAs($this->ada)->get("/shows/{$this->reading->id}{$path}")->assertOk()->assertSee($words)->assertSee('Lectern');
-})->with([['', 'On air'], ['/rig', 'Connect a camera'], ['/pictures', 'A large source with an inset'], ['/as-run', 'Connected Lectern']]);
+})->with([['', 'On air'], ['/rig', 'Connect a camera'], ['/pictures', 'Large with an inset'], ['/as-run', 'Connected Lectern']]);
 
 it('says what to do where there is nothing yet', function (): void {
     $empty = $this->show($this->ben);

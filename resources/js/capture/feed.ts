@@ -14,6 +14,7 @@ export abstract class Feed extends EventTarget {
   /** how many frames have come so far */
   frames = 0;
   protected image: Image | null = null;
+  private lastSize: string | null = null;
 
   abstract open(): Promise<void>;
 
@@ -52,7 +53,10 @@ export abstract class Feed extends EventTarget {
   /** A new frame is there. */
   protected live(): void {
     this.frames++;
-    this.become('live', null);
+    const size = this.image && `${this.image.width}x${this.image.height}`;
+    const resized = size !== this.lastSize;
+    this.lastSize = size;
+    if (!this.become('live', null) && resized) this.dispatchEvent(new Event('change'));
     this.lostAt = null;
   }
 
@@ -61,10 +65,12 @@ export abstract class Feed extends EventTarget {
     this.become('lost', problem);
   }
 
-  private become(state: FeedState, problem: string | null): void {
-    if (this.state === state && this.problem === problem) return;
+  /** Whether that was news. */
+  private become(state: FeedState, problem: string | null): boolean {
+    if (this.state === state && this.problem === problem) return false;
     this.state = state;
     this.problem = problem;
     this.dispatchEvent(new Event('change'));
+    return true;
   }
 }
