@@ -27,7 +27,7 @@ final class BudgetDesk
         $work = Computer::fromFields(Fields::of([...$fields->all(), 'pass' => 0]));
         $feeds = new Forecast($work, $this->feeds($show), 0);
         $pass = max(0.5, 1000 * ($busy - $feeds->busy()) / $show->frame_rate);
-        $show->computer = (new Computer($work->copy, $work->each, $work->paint, $pass, $work->look, $work->cores))->toArray();
+        $show->computer = (new Computer($work->copy, $work->each, $pass, $work->look))->toArray();
         $show->save();
     }
 

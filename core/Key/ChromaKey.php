@@ -78,7 +78,7 @@ final readonly class ChromaKey
     /**
      * What the painter needs: directions and limits, all in levels.
      *
-     * @return array{colour: list<int>, along: list<float>, across: float, full: float, low: float, high: float, spill: float, axis: list<float>, inside: array<string, float>}
+     * @return array{colour: list<int>, along: list<float>, across: float, full: float, most_mixed: float, low: float, high: float, spill: float, axis: list<float>, inside: array<string, float>}
      */
     public function plan(): array
     {
@@ -94,6 +94,7 @@ final readonly class ChromaKey
             'along' => [$round($blue / $length), $round($red / $length)],
             'across' => self::ACROSS,
             'full' => $round($length),
+            'most_mixed' => self::MOST_MIXED,
             'low' => $round($high - $length * $this->softness),
             'high' => $round($high),
             'spill' => $this->spill,

@@ -11,7 +11,7 @@ use Rhetorix\Core\Support\Fields;
 
 function computer(float $copy = 6.0, float $pass = 10.0, float $look = 20.0): Computer
 {
-    return new Computer($copy, 0.5, 2.0, $pass, $look, 2);
+    return new Computer($copy, 0.5, $pass, $look);
 }
 
 /** @return list<Feed> */

@@ -99,7 +99,7 @@ it('keeps what a camera is set to at the device, within its ranges', function ()
 it('measures a computer, forecasts and advises', function (): void {
     $tab = (string) Str::uuid();
     $this->postJson("{$this->path}/host", ['tab' => $tab, 'wish' => 'take']);
-    $measured = ['copy' => 9, 'each' => 0.4, 'paint' => 2, 'look' => 20, 'busy' => 0.4, 'cores' => 2];
+    $measured = ['copy' => 9, 'each' => 0.4, 'look' => 20, 'busy' => 0.4];
     $this->postJson("{$this->path}/budget", ['tab' => (string) Str::uuid(), ...$measured])->assertStatus(422);
     $this->postJson("{$this->path}/budget", ['tab' => $tab, ...$measured, 'copy' => 'fast'])->assertStatus(422);
     $this->postJson("{$this->path}/budget", ['tab' => $tab, ...$measured])->assertOk()->assertJsonPath('busy', fn ($busy): bool => abs($busy - 0.4) < 0.02);

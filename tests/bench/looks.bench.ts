@@ -116,7 +116,7 @@ test('bench of looks', async ({ newDesk, api }) => {
     const before = session.rig.looks;
     const context = new OffscreenCanvas(640, 360).getContext('2d');
     if (!context) throw new Error('no canvas');
-    const look = { colour: null, key: { colour: [76, 194, 76], along: [-0.62, -0.78], across: 0.6, full: 79, low: 4, high: 51, spill: 1, axis: [-1.2, 0.45, -1.1], inside: { x: 0, y: 0, width: 1, height: 1 } } } as const;
+    const look = { colour: null, key: { colour: [76, 194, 76], along: [-0.62, -0.78], across: 0.6, full: 79, most_mixed: 0.9, low: 4, high: 51, spill: 1, axis: [-1.2, 0.45, -1.1], inside: { x: 0, y: 0, width: 1, height: 1 } } } as const;
     const Looks = before.constructor as new (widest: number) => typeof before;
     const looks = new Looks(640);
     session.painter.pass = () => undefined; // the painter rests

@@ -9,8 +9,6 @@ import type { KeyPlan, LookPlan, Rect } from '../plan/types';
 export type Pixels = Uint32Array<ArrayBuffer>;
 
 const OPAQUE = 0xff000000;
-/** As in core/Key/ChromaKey.php: with more backing in it, what stands in front cannot be told any more. */
-const MOST_MIXED = 0.9;
 
 export function applyLook(pixels: Pixels, width: number, height: number, look: LookPlan): void {
   if (look.colour) applyColour(pixels, look.colour);
@@ -68,8 +66,9 @@ function applyKey(pixels: Pixels, width: number, height: number, key: KeyPlan): 
   const [kr, kg, kb] = key.colour;
   const [xr, xg, xb] = key.axis;
   const scale = 1 / (high - low);
+  const mostMixed = key.most_mixed;
   const part = 1 / key.full;
-  const most = MOST_MIXED * key.full;
+  const most = mostMixed * key.full;
 
   pixels.fill(0, 0, top * width);
   pixels.fill(0, bottom * width);
@@ -91,7 +90,7 @@ function applyKey(pixels: Pixels, width: number, height: number, key: KeyPlan): 
       }
       if (share <= 0 && share <= low) continue;
       const alpha = share <= low ? 1 : (high - share) * scale;
-      const mix = share > 0 ? (share < most ? share * part : MOST_MIXED) : 0;
+      const mix = share > 0 ? (share < most ? share * part : mostMixed) : 0;
       const mixed = (spill * mix) / (1 - mix);
       let fr = r + mixed * (r - kr);
       let fg = g + mixed * (g - kg);

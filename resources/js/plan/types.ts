@@ -56,6 +56,8 @@ export interface KeyPlan {
   across: number;
   /** levels of the backing itself along its direction */
   full: number;
+  /** share of backing in a pixel beyond which what stands in front cannot be told */
+  most_mixed: number;
   low: number;
   high: number;
   spill: number;

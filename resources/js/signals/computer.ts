@@ -12,13 +12,10 @@ export interface Measured {
   /** milliseconds for a million pixels of a camera's frame, and for each frame besides */
   copy: number;
   each: number;
-  /** milliseconds for a million pixels painted from a picture that is there */
-  paint: number;
   /** milliseconds beside the painter for a million pixels with a look */
   look: number;
   /** share of the time in which this thread is at work */
   busy: number;
-  cores: number;
 }
 
 const LARGE = { width: 1280, height: 720 };
@@ -28,7 +25,7 @@ const BUSY_MS = 2500;
 
 const A_KEY: LookPlan = {
   colour: null,
-  key: { colour: [43, 154, 128], along: [0.1, -0.99], across: 0.6, full: 60, low: 3, high: 40, spill: 1, axis: [-1.56, 0.44, 0.19], inside: { x: 0, y: 0, width: 1, height: 1 } },
+  key: { colour: [43, 154, 128], along: [0.1, -0.99], across: 0.6, full: 60, most_mixed: 0.9, low: 3, high: 40, spill: 1, axis: [-1.56, 0.44, 0.19], inside: { x: 0, y: 0, width: 1, height: 1 } },
 };
 
 export async function measureComputer(progress: (share: number) => void): Promise<Measured> {
@@ -37,12 +34,11 @@ export async function measureComputer(progress: (share: number) => void): Promis
   const large = await quarter(TIMES, copying(LARGE));
   const small = await quarter(TIMES, copying(SMALL));
   progress(0.7);
-  const paint = await quarter(TIMES, painting());
   const look = await lookCost();
   progress(1);
   const [most, least] = [millions(LARGE), millions(SMALL)];
   const copy = Math.max(0.05, (large - small) / (most - least));
-  return { copy: rounded(copy), each: rounded(Math.max(0, small - copy * least)), paint: rounded(Math.max(0.05, paint / most)), look: rounded(look), busy: rounded(busy), cores: navigator.hardwareConcurrency };
+  return { copy: rounded(copy), each: rounded(Math.max(0, small - copy * least)), look: rounded(look), busy: rounded(busy) };
 }
 
 function millions({ width, height }: { width: number; height: number }): number {
@@ -76,18 +72,6 @@ function copying({ width, height }: { width: number; height: number }): () => nu
     context.drawImage(frame, 0, 0, width, height);
     finish(context);
     frame.close();
-    return performance.now() - began;
-  };
-}
-
-function painting(): () => number {
-  const from = contextOf(LARGE.width, LARGE.height);
-  const to = contextOf(LARGE.width, LARGE.height);
-  finish(from);
-  return () => {
-    const began = performance.now();
-    to.drawImage(from.canvas, 4, 4, LARGE.width - 8, LARGE.height - 8, 0, 0, LARGE.width, LARGE.height);
-    finish(to);
     return performance.now() - began;
   };
 }

@@ -29,7 +29,7 @@ looks.forEach(({ look, pixels }, i) => {
   });
 });
 
-const KEY: LookPlan['key'] = { colour: [0, 255, 0], along: [-0.6, -0.8], across: 0.6, full: 150, low: 20, high: 100, spill: 1, axis: [-1, 0.5, -1], inside: { x: 0.25, y: 0, width: 0.5, height: 1 } };
+const KEY: LookPlan['key'] = { colour: [0, 255, 0], along: [-0.6, -0.8], across: 0.6, full: 150, most_mixed: 0.9, low: 20, high: 100, spill: 1, axis: [-1, 0.5, -1], inside: { x: 0.25, y: 0, width: 0.5, height: 1 } };
 
 test('cuts what lies outside the keyed part, and measures the matte along its edges', () => {
   const [width, height] = [96, 48];

@@ -7,7 +7,7 @@ import { fitPixels } from '../canvases';
 import { say } from '../say';
 import { open } from './adjust';
 import { drag, moved, nudge, type Cut, type Hold } from './box';
-import { levelsIn, readUpright, type Edges } from './scene';
+import { levelsIn, placed, readUpright, type Edges } from './scene';
 
 interface Pair {
   from: Cut;
@@ -141,9 +141,4 @@ export function adjustMatch(session: ShowSession) {
       }
     },
   };
-}
-
-function placed({ width, height }: Edges, boxWidth: number, boxHeight: number): Rect {
-  const scale = Math.min(boxWidth / width, boxHeight / height);
-  return { x: (boxWidth - width * scale) / 2, y: (boxHeight - height * scale) / 2, width: width * scale, height: height * scale };
 }

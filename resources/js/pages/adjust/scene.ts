@@ -50,8 +50,7 @@ export class Scene {
 
   /** Where the whole picture lies in a box of this size. */
   place(width: number, height: number, edges = this.tried.edges): Rect {
-    const scale = Math.min(width / edges.width, height / edges.height);
-    return { x: (width - edges.width * scale) / 2, y: (height - edges.height * scale) / 2, width: edges.width * scale, height: edges.height * scale };
+    return placed(edges, width, height);
   }
 
   /** All of the source, upright, with what is behind it. */
@@ -117,6 +116,12 @@ export class Scene {
     context.fillRect(0, 0, canvas.width, canvas.height);
     context.drawImage(this.spare, 0, 0);
   }
+}
+
+/** Where all of a picture lies in a box. */
+export function placed({ width, height }: Edges, boxWidth: number, boxHeight: number): Rect {
+  const scale = Math.min(boxWidth / width, boxHeight / height);
+  return { x: (boxWidth - width * scale) / 2, y: (boxHeight - height * scale) / 2, width: width * scale, height: height * scale };
 }
 
 /** @param image null: there is no picture */
