@@ -47,17 +47,51 @@ function bookOf(string $letters = 'ABCD', array $more = []): PlanBook
     );
 }
 
-/** A press like "arm A", "cut B", "take C 1000", "cover". */
+/**
+ * A press like "arm A", "cut B", "take C 1000", "cover"; "fade B 300 Mara" is
+ * the fader at 300 thousandths in Mara's hand, on a change of a second.
+ */
 function press(string $words, string $id = ''): Press
 {
-    $parts = explode(' ', $words);
+    [$name, $first, $second, $third] = [...explode(' ', $words), null, null, null];
+    $action = Action::from((string) $name);
+    $milliseconds = $action === Action::Fade ? 1000 : (int) $second;
 
     return new Press(
         $id === '' ? 'id of '.$words : $id,
-        Action::from($parts[0]),
-        $parts[1] ?? null,
-        isset($parts[2]) ? new Transition(TransitionKind::Mix, Milliseconds::of((int) $parts[2])) : null,
+        $action,
+        $action->namesPicture() ? $first : null,
+        $milliseconds > 0 && $action->namesPicture() ? new Transition(TransitionKind::Mix, Milliseconds::of($milliseconds)) : null,
+        match ($action) {
+            Action::Fade => ['position' => (int) $second, 'holder' => $third ?? 'Mara'],
+            Action::LetGo => ['holder' => $first ?? 'Mara'],
+            Action::Inset => ['mode' => $first, 'source' => $second],
+            Action::InsetSource => ['source' => $first],
+            Action::InsetPlace => ['x' => (int) $first, 'y' => (int) $second, 'width' => (int) $third, 'dragged' => false],
+            default => [],
+        },
     );
+}
+
+/** Any press of any kind, drawn with mt_rand(). */
+function randomPress(): string
+{
+    $picture = 'ABCD'[mt_rand(0, 3)];
+    $hand = ['Mara', 'Juno'][mt_rand(0, 1)];
+
+    return match (mt_rand(0, 15)) {
+        0, 1, 2 => "arm {$picture}",
+        3 => "cut {$picture}",
+        4 => "direct {$picture}",
+        5, 6, 7 => "take {$picture} ".mt_rand(40, 2000),
+        8, 9 => "fade {$picture} ".[0, 1000, mt_rand(1, 999), mt_rand(1, 999)][mt_rand(0, 3)]." {$hand}",
+        10 => "let-go {$hand}",
+        11 => 'back',
+        12 => 'unarm',
+        13 => ['cover', 'uncover'][mt_rand(0, 1)],
+        14 => 'inset '.['off', 'over', 'full'][mt_rand(0, 2)]." cam{$picture}",
+        default => 'inset.place '.mt_rand(0, 900).' '.mt_rand(0, 500).' '.mt_rand(100, 300),
+    };
 }
 
 function at(int $ms): Instant

@@ -10,12 +10,14 @@ use Illuminate\Support\Facades\DB;
 /** One tab at a time is the picture host of a show; another can take over. */
 final readonly class HostLease
 {
+    private const COMES_BACK_SECONDS = 4;
+
     public function __construct(private ShowChannel $channel)
     {
     }
 
     /**
-     * @param  'keep'|'take'|'release'|string  $wish  keep: hold it, or get it if nobody does
+     * @param  'keep'|'take'|'release'|string  $wish  keep: hold it, or get it if nobody does; release: this tab goes, or is loaded again
      * @return array{host: bool, holder: ?string, stills_wanted: bool}
      */
     public function ask(Show $show, User $user, string $tab, string $wish): array
@@ -24,12 +26,12 @@ final readonly class HostLease
             DB::table('shows')->where('id', $show->id)->lockForUpdate()->first();
             $lease = PictureHost::query()->with('user')->find($show->id);
             if ($wish === 'release') {
-                $mine = $lease?->tab === $tab;
-                if ($mine) {
-                    $lease->delete();
+                if ($lease?->tab === $tab) {
+                    // A tab that is loaded again comes back within this time, under its own name.
+                    $lease->update(['seen_at' => now()->subSeconds(max(0, config()->integer('rhetorix.host_lease_seconds') - self::COMES_BACK_SECONDS))]);
                 }
 
-                return [$mine ? null : $lease, $mine];
+                return [$lease, false];
             }
             $free = $lease === null || ! $lease->isAlive() || $wish === 'take';
             if (! $free && $lease->tab !== $tab) {

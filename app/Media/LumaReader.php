@@ -2,26 +2,16 @@
 
 namespace App\Media;
 
-use Illuminate\Http\UploadedFile;
 use Rhetorix\Core\Reading\LumaImage;
 use Rhetorix\Core\Support\Refusal;
 
 /** An image that the picture host sends, as the core reads it. */
 final class LumaReader
 {
-    private const LARGEST_BYTES = 8_000_000;
-
     /** @throws Refusal */
     public function read(mixed $file): LumaImage
     {
-        if (! $file instanceof UploadedFile || $file->getSize() > self::LARGEST_BYTES) {
-            throw new Refusal('The image must be a PNG or JPEG of at most 8 MB.');
-        }
-        $size = @getimagesize($file->getPathname());
-        $image = $size !== false && $size[0] * $size[1] <= LumaImage::MOST_PIXELS ? @imagecreatefromstring($file->getContent()) : false;
-        if ($image === false) {
-            throw new Refusal('The image must be a PNG or JPEG of at most 1920 × 1080 pixels.');
-        }
+        $image = SentImage::open($file, LumaImage::MOST_PIXELS, 'The image must be a PNG or JPEG of at most 1920 × 1080 pixels and 8 MB.');
         [$width, $height] = [imagesx($image), imagesy($image)];
         $bytes = '';
         for ($y = 0; $y < $height; $y++) {

@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
 use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Picture\Canvas;
 use Rhetorix\Core\Time\FrameRate;
@@ -18,6 +19,8 @@ use Rhetorix\Core\Time\FrameRate;
  * @property int $canvas_height
  * @property int $frame_rate
  * @property ?array<string, mixed> $computer what was measured on the one that holds the devices
+ * @property ?int $alone_user_id who has the desk alone
+ * @property ?Carbon $alone_until
  * @property DeskRow $desk
  * @property ?SignalWatch $signalWatch
  */
@@ -27,13 +30,19 @@ class Show extends Model
 
     protected $fillable = ['name'];
 
-    protected $attributes = ['canvas_width' => 1280, 'canvas_height' => 720, 'frame_rate' => 30];
+    protected $attributes = ['canvas_width' => 1280, 'canvas_height' => 720, 'frame_rate' => 30, 'alone_user_id' => null, 'alone_until' => null];
 
-    protected $casts = ['computer' => 'array'];
+    protected $casts = ['computer' => 'array', 'alone_until' => 'datetime'];
 
     public function canvas(): Canvas
     {
         return new Canvas(new Size($this->canvas_width, $this->canvas_height), new FrameRate($this->frame_rate));
+    }
+
+    /** Who has the desk alone at the moment; null: everybody who may operate it. */
+    public function aloneBy(): ?User
+    {
+        return $this->alone_user_id !== null && $this->alone_until?->isFuture() === true ? User::query()->find($this->alone_user_id) : null;
     }
 
     /** @return BelongsToMany<User, $this> */
@@ -50,6 +59,15 @@ class Show extends Model
 
     /** @return HasMany<PictureRow, $this> */
     public function pictures(): HasMany
+    {
+        $pictures = $this->allPictures();
+        $pictures->where('retired', false);
+
+        return $pictures;
+    }
+
+    /** @return HasMany<PictureRow, $this> also those that are only on program still, as they were before they were changed */
+    public function allPictures(): HasMany
     {
         return $this->hasMany(PictureRow::class)->orderBy('position');
     }

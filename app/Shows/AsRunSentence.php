@@ -16,7 +16,7 @@ final class AsRunSentence
         $groups = [];
         /** @var array<string, string> $names */
         $names = [
-            ...$show->pictures()->pluck('name', 'id')->all(),
+            ...$show->allPictures()->pluck('name', 'id')->all(),
             ...$show->sources()->pluck('name', 'id')->all(),
             'holding' => 'Holding card',
         ];
@@ -41,6 +41,15 @@ final class AsRunSentence
             'arrived' => "{$name} is alone on program",
             'waits' => "{$name} waits for the end of the transition",
             'goes-on' => "{$name} goes on coming; nothing follows it",
+            'by-hand' => "{$detail} to {$name} by hand",
+            'goes-back' => "Back to {$name}",
+            'came-back' => "{$name} is alone on program again",
+            'inset' => match ($detail) {
+                'over' => "Inset on: {$name}", 'full' => "Only {$name}", default => 'Inset off'
+            },
+            'inset-source' => "Inset shows {$name}",
+            'inset-place' => 'Inset moved',
+            'favourites' => "Transitions to hand: {$detail}",
             'cover' => 'Covered: holding card on program, sound closed',
             'uncover' => 'Uncovered',
             'forget' => 'Preview is empty: its picture was deleted',
@@ -58,6 +67,7 @@ final class AsRunSentence
             'removed' => "Removed {$detail} from the rig",
             'made' => "Made the picture {$detail}",
             'changed' => "Changed the picture {$detail}",
+            'filled', 'placed', 'brought' => $detail,
             'deleted' => "Deleted the picture {$detail}",
             default => $event['what'],
         };
@@ -66,6 +76,6 @@ final class AsRunSentence
     /** Whether the audience saw or heard it. */
     public function isOnAir(string $what): bool
     {
-        return in_array($what, ['cut', 'transition', 'cover', 'uncover'], true);
+        return in_array($what, ['cut', 'transition', 'by-hand', 'goes-back', 'inset', 'cover', 'uncover'], true);
     }
 }

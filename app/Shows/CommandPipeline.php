@@ -20,6 +20,7 @@ use Rhetorix\Core\Switching\Command\Handle;
 use Rhetorix\Core\Switching\Command\Press;
 use Rhetorix\Core\Switching\Command\SetStrip;
 use Rhetorix\Core\Switching\Command\TurnPage;
+use Rhetorix\Core\Switching\Desk;
 use Rhetorix\Core\Time\Instant;
 
 /**
@@ -47,13 +48,14 @@ final readonly class CommandPipeline
         $id = $fields->string('id', 64);
         $type = $fields->string('type', 40);
 
+        $this->mustNotDisturb($show, $by, $type);
         [$answer, $isNew] = DB::transaction(function () use ($show, $by, $data, $fields, $id, $type): array {
             $row = DeskRow::query()->lockForUpdate()->findOrFail($show->id);
             $seen = AsRunEntry::query()->where('show_id', $show->id)->where('command_id', $id)->first();
             if ($seen !== null) {
                 return [$this->repeated($seen, $show), false];
             }
-            $at = $row->notBefore(new Instant((int) now()->getTimestampMs()));
+            $at = $row->notBefore($this->momentOf($fields));
             $change = $this->edits->knows($type)
                 ? $this->edit($show, $row, $type, $fields, $at)
                 : $this->live($show, $row, $data, $at);
@@ -68,16 +70,36 @@ final readonly class CommandPipeline
         return $answer;
     }
 
+    /** While a lead has the desk alone, others look; what a computer says of its sources goes on. */
+    private function mustNotDisturb(Show $show, ?User $by, string $type): void
+    {
+        $alone = $by === null || $type === 'source.measured' ? null : $show->aloneBy();
+        if ($alone !== null && $alone->isNot($by)) {
+            throw new Refusal("{$alone->name} has the desk alone until {$show->alone_until?->format('H:i')}. Ask, or wait until then.");
+        }
+    }
+
+    /**
+     * A press that waited for the server happened when it was made, not when it
+     * arrived; nothing happens in the future.
+     */
+    private function momentOf(Fields $fields): Instant
+    {
+        $now = (int) now()->getTimestampMs();
+
+        return new Instant($fields->has('at') ? min($now, $fields->integer('at', 0, PHP_INT_MAX)) : $now);
+    }
+
     /** @param  array<mixed>  $data */
     private function live(Show $show, DeskRow $row, array $data, Instant $at): Change
     {
-        $command = (new CommandReader($show->canvas()->rate))->read($data);
+        $command = (new CommandReader($show->canvas()->rate, $show->canvas()->size))->read($data);
         $book = $this->books->at($show, $row->book_revision);
         $this->mustExist($command, $book);
         $outcome = $row->toDesk()->apply($command, $at);
 
         $book = $book->handled($outcome->desk->handlings);
-        $pages = $command instanceof Handle && $command->reshapes() ? ['pages' => $book->pagesWith($command->source), 'sources' => $book->sourcePage($command->source)] : [];
+        $pages = $command instanceof Handle && $command->reshapes() ? ['pages' => $book->pagesWith($command->source), 'sources' => $book->sourcePage($command->source), 'inset' => $book->insetPage($command->source)] : [];
 
         return new Change($outcome->desk, $book, $outcome->events, (array) $data, false, $pages);
     }
@@ -92,8 +114,21 @@ final readonly class CommandPipeline
             $outcome = $desk->apply($command, $at);
             [$desk, $events] = [$outcome->desk, [...$events, ...$outcome->events]];
         }
+        if ($result->bookChanged) {
+            $this->forgetRetired($show, $desk);
+        }
 
         return new Change($desk, $this->books->of($show)->handled($desk->handlings), $events, $result->deskCommand(), $result->bookChanged);
+    }
+
+    /** Pictures as they were before a change, once they have left the desk. */
+    private function forgetRetired(Show $show, Desk $desk): void
+    {
+        foreach ($show->allPictures()->where('retired', true)->get() as $picture) {
+            if (! $desk->has($picture->id)) {
+                $picture->delete();
+            }
+        }
     }
 
     /**
@@ -143,6 +178,10 @@ final readonly class CommandPipeline
         }
         if ($command instanceof Press && $command->picture !== null && ! $book->has($command->picture)) {
             throw new Refusal('This picture is not in the show any more. Choose another one.');
+        }
+        $inset = $command instanceof Press ? $command->more['source'] ?? null : null;
+        if (is_string($inset) && ($book->sources()[$inset] ?? null)?->hasPicture() !== true) {
+            throw new Refusal('This source has no picture in the show any more. Choose another one for the inset.');
         }
         if (($command instanceof SetStrip || $command instanceof Handle) && ! isset($book->sources()[$command->source])) {
             throw new Refusal('This source is not in the show any more.');

@@ -14,7 +14,7 @@ final class Replay
 {
     public function of(Show $show): Desk
     {
-        $reader = new CommandReader($show->canvas()->rate);
+        $reader = new CommandReader($show->canvas()->rate, $show->canvas()->size);
         $desk = Desk::empty();
         foreach ($show->asRun()->lazy() as $entry) {
             $at = new Instant($entry->at_ms);
@@ -31,7 +31,7 @@ final class Replay
     private function commands(AsRunEntry $entry, CommandReader $reader): array
     {
         $data = $entry->desk_command ?? [];
-        if (isset($data['forget']) || isset($data['turn'])) {
+        if (isset($data['edit']) || isset($data['forget']) || isset($data['turn'])) {
             return EditResult::commandsAgain($entry->command_id, $data);
         }
 

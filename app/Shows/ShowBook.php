@@ -36,7 +36,7 @@ final readonly class ShowBook
             $show->canvas(),
             $show->name,
             array_values($show->sources()->get()->map(fn (SourceRow $row) => $row->toSource())->all()),
-            array_values($show->pictures()->with('fills')->get()->map(fn (PictureRow $row) => $row->toPicture())->all()),
+            array_values($show->allPictures()->with('fills')->get()->map(fn (PictureRow $row) => $row->toPicture())->all()),
         );
     }
 

@@ -30,9 +30,9 @@ final class Update
                 'from' => $flight->from,
                 'to' => $flight->to,
                 ...$flight->transition->toArray(),
-                'elapsed_ms' => max(0, $at->ms - $flight->started->ms),
+                'elapsed_ms' => (int) round($flight->progress($at) * $flight->transition->duration->count),
             ],
-            'tally' => Tally::of($desk, $book)->toArray(),
+            'tally' => Tally::of($desk, $book, $at)->toArray(),
             'desk' => $desk->toArray(),
         ];
     }

@@ -17,7 +17,8 @@ final readonly class StepDown
     /** Share of late frames. */
     private const LATE = 0.10;
 
-    private const CALM = 0.03;
+    /** Two of thirty: one late frame now and then is no reason to stay down. */
+    private const CALM = 0.07;
 
     /** Milliseconds. */
     private const DOWN_AFTER = 2_500;

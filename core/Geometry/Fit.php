@@ -22,39 +22,39 @@ enum Fit: string
     /** All of both; the source may be distorted. */
     case Stretch = 'stretch';
 
-    public function place(Size $source, Rect $window): Placement
+    /**
+     * @param  View  $view  enlarges the picture inside its window, and moves it there
+     */
+    public function place(Size $source, Rect $window, View $view = new View): Placement
     {
         if ($window->isEmpty()) {
             return new Placement($window, Crop::whole());
         }
-
-        return match ($this) {
-            self::Stretch => new Placement($window, Crop::whole()),
-            self::Contain => new Placement(self::contained($source, $window), Crop::whole()),
-            self::Cover => new Placement($window, self::covering($source, $window)),
+        [$across, $down] = [$window->width / $source->width, $window->height / $source->height];
+        [$across, $down] = match ($this) {
+            self::Stretch => [$across, $down],
+            self::Contain => [min($across, $down), min($across, $down)],
+            self::Cover => [max($across, $down), max($across, $down)],
         };
+        [$x, $width, $left, $part] = self::along($window->x, $window->width, $source->width * $across * $view->zoom, $view->x);
+        [$y, $height, $top, $share] = self::along($window->y, $window->height, $source->height * $down * $view->zoom, $view->y);
+
+        return new Placement(new Rect($x, $y, $width, $height), new Crop($left, $top, $part, $share));
     }
 
-    private static function contained(Size $source, Rect $window): Rect
+    /**
+     * One axis: the picture is as long as it is painted; where it is longer
+     * than its window, a part is seen, else it lies in the middle.
+     *
+     * @return array{float, float, float, float} place, length, first part, share
+     */
+    private static function along(float $place, float $window, float $painted, float $middle): array
     {
-        $scale = min($window->width / $source->width, $window->height / $source->height);
-        $width = $source->width * $scale;
-        $height = $source->height * $scale;
+        if ($painted <= $window * (1 + 1e-12)) {
+            return [$place + ($window - $painted) / 2, $painted, 0.0, 1.0];
+        }
+        $share = $window / $painted;
 
-        return new Rect(
-            $window->x + ($window->width - $width) / 2,
-            $window->y + ($window->height - $height) / 2,
-            $width,
-            $height,
-        );
-    }
-
-    private static function covering(Size $source, Rect $window): Crop
-    {
-        $scale = max($window->width / $source->width, $window->height / $source->height);
-        $width = min(1.0, $window->width / ($source->width * $scale));
-        $height = min(1.0, $window->height / ($source->height * $scale));
-
-        return new Crop((1 - $width) / 2, (1 - $height) / 2, $width, $height);
+        return [$place, $window, max(0.0, min(1 - $share, $middle - $share / 2)), $share];
     }
 }

@@ -22,9 +22,4 @@ final class BadLayout extends Refusal
     {
         return new self("“{$label}” can be {$range}. Choose one of these.");
     }
-
-    public static function slotIsEmpty(string $slot): self
-    {
-        return new self("Choose a source for the place “{$slot}”.");
-    }
 }

@@ -11,8 +11,8 @@ use Rhetorix\Core\Support\Fields;
 
 /**
  * A source on the whole canvas and a second one in a corner over it. The
- * inset has the shape of the canvas; a source of another shape covers it and
- * keeps its own aspect.
+ * inset has the proportions of the canvas, or is a circle as high; a source
+ * of another shape covers it and keeps its own aspect.
  */
 final readonly class InsetLayout implements Layout
 {
@@ -28,6 +28,7 @@ final readonly class InsetLayout implements Layout
         public Corner $corner,
         public float $size = 0.28,
         public float $margin = 0.04,
+        public Shape $shape = Shape::Rectangle,
     ) {
         if (! ($size >= 0.1 && $size <= 0.6)) {
             throw BadLayout::insetSize();
@@ -39,10 +40,13 @@ final readonly class InsetLayout implements Layout
 
     public static function fromFields(Fields $fields): self
     {
+        $fields->only(['layout', 'corner', 'size', 'margin', 'shape']);
+
         return new self(
             $fields->oneOf('corner', Corner::class),
             $fields->number('size', 0, 1),
             $fields->has('margin') ? $fields->number('margin', 0, 1) : 0.04,
+            $fields->has('shape') ? $fields->oneOf('shape', Shape::class) : Shape::Rectangle,
         );
     }
 
@@ -50,6 +54,9 @@ final readonly class InsetLayout implements Layout
     {
         $width = $this->size * $canvas->width;
         $height = $this->size * $canvas->height;
+        if ($this->shape === Shape::Circle) {
+            $width = $height = min($width, $height);
+        }
         $margin = $this->margin * min($canvas->width, $canvas->height);
 
         $inset = new Rect(
@@ -59,7 +66,7 @@ final readonly class InsetLayout implements Layout
             $height,
         );
 
-        return [new Window('large', $canvas->asRect()), new Window('inset', $inset, Fit::Cover)];
+        return [new Window('large', $canvas->asRect()), new Window('inset', $inset, Fit::Cover, style: new Style($this->shape))];
     }
 
     public function slots(): array
@@ -67,8 +74,13 @@ final readonly class InsetLayout implements Layout
         return ['large', 'inset'];
     }
 
+    public function background(): ?string
+    {
+        return null;
+    }
+
     public function toArray(): array
     {
-        return ['layout' => self::NAME, 'corner' => $this->corner->value, 'size' => $this->size, 'margin' => $this->margin];
+        return ['layout' => self::NAME, 'corner' => $this->corner->value, 'size' => $this->size, 'margin' => $this->margin, 'shape' => $this->shape->value];
     }
 }

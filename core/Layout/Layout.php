@@ -15,6 +15,9 @@ interface Layout
     /** @return list<string> the places that can be filled, back to front */
     public function slots(): array;
 
-    /** @return array<string, scalar> the parameters, with "layout" as its name */
+    /** "#rrggbb" behind all windows; null: as usual. */
+    public function background(): ?string;
+
+    /** @return array<string, mixed> the parameters, with "layout" as its name */
     public function toArray(): array;
 }

@@ -6,6 +6,7 @@ namespace Rhetorix\Core\Picture;
 
 use Rhetorix\Core\Geometry\Rect;
 use Rhetorix\Core\Geometry\Size;
+use Rhetorix\Core\Layout\Purpose;
 
 /** A plain coloured ground with words: the holding card, a placeholder. */
 final readonly class Card
@@ -49,6 +50,12 @@ final readonly class Card
     public static function waitingFor(string $source, Size $size): self
     {
         return self::twoLines($size, self::SLATE, self::CHALK, $source, 'Not here yet');
+    }
+
+    /** A place of a layout in which nothing is yet. */
+    public static function emptyPlace(Purpose $purpose, Size $size): self
+    {
+        return self::twoLines($size, self::SLATE, self::CHALK, $purpose->whileEmpty(), 'Empty');
     }
 
     private static function twoLines(Size $size, string $ground, string $ink, string $head, string $text): self

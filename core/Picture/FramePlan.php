@@ -30,31 +30,57 @@ final readonly class FramePlan
         $visible = [];
         $covers = [];
         foreach (array_reverse($this->layers) as $layer) {
-            $onCanvas = $layer->dest->intersection($this->canvas->asRect());
+            $onCanvas = $layer->reach()?->intersection($this->canvas->asRect());
             if ($onCanvas === null || $layer->opacity <= 0.0) {
                 continue;
             }
             if ($layer->source !== null && Uncovered::anyOf($onCanvas, $covers)) {
                 $visible[] = $layer->source;
             }
-            if ($layer->isOpaque()) {
-                $covers[] = $onCanvas;
+            $hidden = $layer->hides()?->intersection($this->canvas->asRect());
+            if ($hidden !== null) {
+                $covers[] = $hidden;
             }
         }
 
         return array_values(array_unique(array_reverse($visible)));
     }
 
-    /** Where a window of this key lies, or null. */
-    public function placeOf(string $key): ?Rect
+    /**
+     * What each layer is for a glide: the same key in two pictures is one
+     * window that travels. A source that is shown several times is counted
+     * from the back; what is no source is known by its place.
+     *
+     * @return list<string> one for each layer
+     */
+    public function glideKeys(): array
+    {
+        $count = [];
+        $keys = [];
+        foreach ($this->layers as $layer) {
+            $thing = $layer->source ?? "place {$layer->key}";
+            $count[$thing] = ($count[$thing] ?? 0) + 1;
+            $keys[] = "{$thing} {$count[$thing]}";
+        }
+
+        return $keys;
+    }
+
+    public function layerOf(string $key): ?Layer
     {
         foreach ($this->layers as $layer) {
             if ($layer->key === $key) {
-                return $layer->dest;
+                return $layer;
             }
         }
 
         return null;
+    }
+
+    /** Where a window of this key lies, or null. */
+    public function placeOf(string $key): ?Rect
+    {
+        return $this->layerOf($key)?->dest;
     }
 
     /** @return array<string, mixed> */
@@ -63,7 +89,7 @@ final readonly class FramePlan
         return [
             'canvas' => $this->canvas->toArray(),
             'background' => $this->background,
-            'layers' => array_map(fn (Layer $layer): array => $layer->toArray(), $this->layers),
+            'layers' => array_map(fn (Layer $layer, string $glide): array => [...$layer->toArray(), 'glide' => $glide], $this->layers, $this->glideKeys()),
         ];
     }
 }

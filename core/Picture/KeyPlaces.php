@@ -24,6 +24,12 @@ final class KeyPlaces
         });
     }
 
+    /** @return list<string> all keys that a picture can be put on */
+    public static function all(): array
+    {
+        return array_values(array_diff(array_merge(...array_map(self::row(...), Group::cases())), [self::HOLDING]));
+    }
+
     /**
      * The first free key for a new picture: in its own row, else in any other
      * row, else none.

@@ -21,6 +21,7 @@ final readonly class Layer
         public Orientation $orientation,
         public ?string $fill = null,
         public bool $letsThrough = false,
+        public ?Frame $frame = null,
     ) {
     }
 
@@ -32,26 +33,43 @@ final readonly class Layer
      * @param  Orientation  $orientation  how the crop is turned into dest
      * @param  bool  $letsThrough  what lies behind is seen through it
      */
-    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0, Orientation $orientation = Orientation::Upright, bool $letsThrough = false): self
+    public static function ofSource(string $key, string $source, Rect $dest, Crop $crop, float $opacity = 1.0, Orientation $orientation = Orientation::Upright, bool $letsThrough = false, ?Frame $frame = null): self
     {
-        return new self($key, $source, null, $dest, $crop, $opacity, $orientation, null, $letsThrough);
+        return new self($key, $source, null, $dest, $crop, $opacity, $orientation, null, $letsThrough, $frame);
     }
 
-    public static function ofCard(string $key, Card $card): self
+    /** @param  ?Rect  $dest  canvas pixels; null: as large as the card */
+    public static function ofCard(string $key, Card $card, ?Rect $dest = null, ?Frame $frame = null): self
     {
-        return new self($key, null, $card, $card->size->asRect(), Crop::whole(), 1.0, Orientation::Upright);
+        return new self($key, null, $card, $dest ?? $card->size->asRect(), Crop::whole(), 1.0, Orientation::Upright, frame: $frame);
     }
 
     /** @param  string  $colour  "#a1b2c3" */
-    public static function ofColour(string $key, string $colour, Rect $dest): self
+    public static function ofColour(string $key, string $colour, Rect $dest, ?Frame $frame = null): self
     {
-        return new self($key, null, null, $dest, Crop::whole(), 1.0, Orientation::Upright, $colour);
+        return new self($key, null, null, $dest, Crop::whole(), 1.0, Orientation::Upright, $colour, frame: $frame);
     }
 
-    /** Whether nothing shows through. */
-    public function isOpaque(): bool
+    /** The same layer at another place. */
+    public function travelled(Rect $dest, Crop $crop, ?Frame $frame): self
     {
-        return $this->opacity >= 1.0 && ! $this->letsThrough;
+        return new self($this->key, $this->source, $this->card, $dest, $crop, $this->opacity, $this->orientation, $this->fill, $this->letsThrough, $frame);
+    }
+
+    /** Where it can be seen at all. */
+    public function reach(): ?Rect
+    {
+        return $this->frame === null ? $this->dest : $this->dest->intersection($this->frame->outline->rect);
+    }
+
+    /** A rectangle of which nothing shows through, or null. */
+    public function hides(): ?Rect
+    {
+        if ($this->opacity < 1.0 || $this->letsThrough) {
+            return null;
+        }
+
+        return $this->frame === null ? $this->dest : $this->dest->intersection($this->frame->outline->core());
     }
 
     /** @return array<string, mixed> */
@@ -68,6 +86,7 @@ final readonly class Layer
             'mirror' => $this->orientation->isMirrored(),
             'opacity' => $this->opacity,
             'lets_through' => $this->letsThrough,
+            'frame' => $this->frame?->toArray(),
         ];
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Rhetorix\Core\Picture;
 
 use Rhetorix\Core\Geometry\Crop;
+use Rhetorix\Core\Geometry\Fit;
 use Rhetorix\Core\Geometry\Orientation;
+use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Layout\FullLayout;
 use Rhetorix\Core\LineUp\Health\Thresholds;
 use Rhetorix\Core\Rig\DeviceProblem;
@@ -18,6 +20,8 @@ use Rhetorix\Core\Rig\Source;
 use Rhetorix\Core\Sound\MainMix;
 use Rhetorix\Core\Sound\MeterScale;
 use Rhetorix\Core\Switching\Desk;
+use Rhetorix\Core\Switching\Inset\Inset;
+use Rhetorix\Core\Switching\Rules\Registers;
 use Rhetorix\Core\Switching\Rules\Rulebook;
 use Rhetorix\Core\Switching\Rules\Showing;
 use Rhetorix\Core\Switching\Transition\TransitionKind;
@@ -78,6 +82,25 @@ final class PlanBook
         return MainMix::heardWith($this->planOf($picture)->visibleSources(), $this->sources);
     }
 
+    /** @return list<string> sources that sound while the inset shows this one */
+    public function heardInInset(string $source): array
+    {
+        return isset($this->sources[$source]) ? MainMix::heardWith([$source], $this->sources) : [];
+    }
+
+    /** @return array<string, array{plan: array<string, mixed>, heard: list<string>}> what the inset shows of a source, by its id */
+    public function insetPage(string $source): array
+    {
+        $shown = isset($this->sources[$source]) ? $this->inInset($this->sources[$source]) : null;
+
+        return $shown === null ? [] : [$source => $shown];
+    }
+
+    public function size(): Size
+    {
+        return $this->canvas->size;
+    }
+
     /** @return array<string, Source> by id */
     public function sources(): array
     {
@@ -89,7 +112,7 @@ final class PlanBook
     {
         $transitions = [];
         foreach (TransitionKind::cases() as $kind) {
-            $transitions[$kind->value] = ['label' => $kind->label(), ...TransitionPlan::of($kind)->toArray()];
+            $transitions[$kind->value] = ['label' => $kind->label(), 'smil' => $kind->smil(), ...TransitionPlan::of($kind)->toArray()];
         }
 
         return [
@@ -101,6 +124,9 @@ final class PlanBook
             'sources' => array_map(fn (Source $source): array => SourcePage::of($source, $this->decks(), $this->handlings->of($source->id)), $this->sources),
             'transitions' => $transitions,
             'rules' => Rulebook::standard()->toArray(),
+            'hold_ms' => Registers::HOLD_MS,
+            'past' => Desk::PAST,
+            'inset' => [...Inset::toolOf($this->canvas->size), 'shows' => array_filter(array_map($this->inInset(...), $this->sources))],
             'showing' => array_map(fn (Showing $showing): array => $showing->toArray(), Showing::all()),
             'handling' => [
                 'orientations' => Orientation::table(),
@@ -110,6 +136,17 @@ final class PlanBook
             'sound' => ['declick_ms' => MainMix::DECLICK_MS, 'meter' => MeterScale::toArray()],
             'problems' => DeviceProblem::toArray(),
         ];
+    }
+
+    /** @return ?array{plan: array<string, mixed>, heard: list<string>} a source alone, filling the canvas: what the inset shows of it */
+    private function inInset(Source $source): ?array
+    {
+        if (! $source->hasPicture()) {
+            return null;
+        }
+        $plan = (new Composer($this->canvas, $this->sources, $this->handlings))->compose(new Picture("inset {$source->id}", '', Group::People, new FullLayout(Fit::Cover), ['large' => $source->id]));
+
+        return ['plan' => $plan->toArray(), 'heard' => $this->heardInInset($source->id)];
     }
 
     /**
@@ -177,7 +214,7 @@ final class PlanBook
     /** @return array<string, mixed> */
     private function pageOf(Picture $picture): array
     {
-        return $this->page($picture->id, $picture->name, $picture->group, $picture->key);
+        return [...$this->page($picture->id, $picture->name, $picture->group, $picture->key), 'places' => $picture->places($this->canvas->size), 'comes' => $picture->comes?->toArray()];
     }
 
     /** @return array<string, mixed> */
@@ -192,6 +229,8 @@ final class PlanBook
             'plan' => $plan->toArray(),
             'visible' => $plan->visibleSources(),
             'heard' => $this->heardWith($id),
+            'places' => [],
+            'comes' => null,
         ];
     }
 

@@ -8,7 +8,6 @@ use Rhetorix\Core\Picture\PlanBook;
 use Rhetorix\Core\Rig\Hearing;
 use Rhetorix\Core\Rig\Source;
 use Rhetorix\Core\Switching\Desk;
-use Rhetorix\Core\Switching\Transition\TransitionPlan;
 use Rhetorix\Core\Time\Instant;
 
 /** Which sources are heard, and how loud. */
@@ -26,6 +25,12 @@ final class MainMix
     public static function at(Desk $desk, PlanBook $book, Instant $at): array
     {
         $share = self::shares($desk, $book, $at);
+        $inset = $desk->inset($book->size(), $at);
+        if ($inset !== null) {
+            foreach ($book->heardInInset($inset->source) as $source) {
+                $share[$source] = max($share[$source] ?? 0.0, $inset->opacity);
+            }
+        }
         $open = $desk->showing()->sound ? 1.0 : 0.0;
         $gains = [];
         foreach ($book->sources() as $source) {
@@ -62,9 +67,10 @@ final class MainMix
         if ($flight === null || count($pictures) < 2) {
             return array_fill_keys($book->heardWith($pictures[0]), 1.0);
         }
-        $blend = TransitionPlan::of($flight->transition->kind)->at($flight->progress($at));
-        $shares = [];
-        foreach ([[$flight->from, $blend->outgoingGain], [$flight->to, $blend->incomingGain]] as [$picture, $gain]) {
+        $plan = $flight->transition->plan();
+        $blend = $plan->at($flight->progress($at));
+        $shares = $plan->clip === null ? [] : [$plan->clip => 1.0];
+        foreach ([[$flight->from, $blend->of('outgoing.gain')], [$flight->to, $blend->of('incoming.gain')]] as [$picture, $gain]) {
             foreach ($book->heardWith($picture) as $source) {
                 $shares[$source] = ($shares[$source] ?? 0.0) + $gain;
             }

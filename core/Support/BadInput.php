@@ -27,4 +27,10 @@ final class BadInput extends Refusal
     {
         return new self("The field “{$field}” must be {$range}.");
     }
+
+    /** @param  list<string>  $known */
+    public static function notKnown(string $field, array $known): self
+    {
+        return new self("The field “{$field}” is not known here. Known are: ".implode(', ', $known).'.');
+    }
 }

@@ -91,6 +91,57 @@ final readonly class Fields
         return self::of($this->required($field), $this->at($field));
     }
 
+    /**
+     * The objects of a list.
+     *
+     * @param  string  $things  what they are, for the sentence
+     * @return list<self>
+     */
+    public function each(string $field, int $most, string $things): array
+    {
+        $values = $this->required($field);
+        if (! is_array($values) || ! array_is_list($values)) {
+            throw BadInput::wrongKind($this->at($field), "a list of {$things}");
+        }
+        if (count($values) > $most) {
+            throw BadInput::outOfRange($this->at($field), "a list of at most {$most} {$things}");
+        }
+
+        return array_map(fn (mixed $value, int $i): self => self::of($value, "{$this->at($field)}[{$i}]"), $values, array_keys($values));
+    }
+
+    /**
+     * Nothing else may stand here.
+     *
+     * @param  list<string>  $known
+     */
+    public function only(array $known): self
+    {
+        foreach (array_keys($this->values) as $field) {
+            if (! in_array($field, $known, true)) {
+                throw BadInput::notKnown($this->at((string) $field), $known);
+            }
+        }
+
+        return $this;
+    }
+
+    public function colour(string $field): string
+    {
+        $colour = $this->string($field, 7);
+        if (preg_match('/^#[0-9a-f]{6}$/i', $colour) !== 1) {
+            throw BadInput::wrongKind($this->at($field), 'a colour such as #1a2b3c');
+        }
+
+        return strtolower($colour);
+    }
+
+    /** Where these fields stand, for a sentence about all of them. */
+    public function path(): string
+    {
+        return $this->path;
+    }
+
     /** @return array<mixed> */
     public function all(): array
     {

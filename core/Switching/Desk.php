@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Switching;
 
+use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Rig\Live\Handlings;
-use Rhetorix\Core\Sound\Decibels;
 use Rhetorix\Core\Sound\Strip;
 use Rhetorix\Core\Support\Fields;
 use Rhetorix\Core\Support\Refusal;
@@ -13,14 +13,16 @@ use Rhetorix\Core\Switching\Command\Action;
 use Rhetorix\Core\Switching\Command\ChooseTransition;
 use Rhetorix\Core\Switching\Command\Command;
 use Rhetorix\Core\Switching\Command\Handle;
+use Rhetorix\Core\Switching\Command\KeepFavourites;
 use Rhetorix\Core\Switching\Command\Press;
+use Rhetorix\Core\Switching\Command\Replace;
 use Rhetorix\Core\Switching\Command\SetStrip;
 use Rhetorix\Core\Switching\Command\TurnPage;
+use Rhetorix\Core\Switching\Inset\Inset;
 use Rhetorix\Core\Switching\Rules\Registers;
 use Rhetorix\Core\Switching\Rules\Rulebook;
 use Rhetorix\Core\Switching\Rules\Showing;
 use Rhetorix\Core\Switching\Transition\Transition;
-use Rhetorix\Core\Time\FrameRate;
 use Rhetorix\Core\Time\Instant;
 
 /**
@@ -34,35 +36,31 @@ final readonly class Desk
     /** The holding picture: always there, never deleted. */
     public const HOLDING = 'holding';
 
-    private const AT_START = [
-        'program' => self::HOLDING,
-        'preview' => null,
-        'flight' => null,
-        'from' => null,
-        'to' => null,
-        'kind' => null,
-        'duration' => null,
-        'started' => null,
-        'queued' => null,
-        'queued_to' => null,
-        'queued_kind' => null,
-        'queued_duration' => null,
-        'covered' => false,
-    ];
+    /** Registers that name a picture. */
+    private const PICTURES = ['program', 'preview', 'from', 'to', 'queued_to', 'before'];
 
-    /** @param  array<string, Strip>  $strips by source id */
+    /** So many programs are remembered for the way back. */
+    public const PAST = 10;
+
+    /**
+     * @param  list<Transition>  $favourites
+     * @param  array<string, Strip>  $strips by source id
+     * @param  list<string>  $past  pictures that were on program, the latest first
+     */
     private function __construct(
         private Registers $registers,
         public Transition $chosen,
+        public array $favourites,
         private array $strips,
         public Handlings $handlings,
+        public array $past,
     ) {
     }
 
     /** The holding picture is on program, and nothing is next. */
     public static function empty(): self
     {
-        return new self(new Registers(self::AT_START), Transition::usual(), [], Handlings::none());
+        return new self(new Registers(StoredDesk::atStart()), Transition::usual(), Transition::favourites(), [], Handlings::none(), []);
     }
 
     public function program(): string
@@ -92,6 +90,18 @@ final readonly class Desk
         return Showing::in($this->registers);
     }
 
+    /** The inset as the audience sees it; null while it is off or program is covered. */
+    public function inset(Size $canvas, Instant $at): ?Inset
+    {
+        return $this->showing()->inset ? Inset::in($this->registers, $canvas, $at) : null;
+    }
+
+    /** Whom the inset shows, whether it is on or not. */
+    public function insetSource(): ?string
+    {
+        return $this->name('inset_source');
+    }
+
     /** @return list<string> ids of the pictures that the audience sees, outgoing first */
     public function onAir(): array
     {
@@ -99,6 +109,18 @@ final readonly class Desk
             fn (string $name): string => $name === self::HOLDING ? self::HOLDING : (string) $this->name($name),
             $this->showing()->pictures,
         );
+    }
+
+    /** Whether a picture is on program or preview, comes or waits. */
+    public function has(string $picture): bool
+    {
+        return in_array($picture, array_map($this->name(...), self::PICTURES), true);
+    }
+
+    /** Whether a picture is on program, or on its way there or from there. */
+    public function isOnProgram(string $picture): bool
+    {
+        return in_array($picture, [$this->program(), $this->name('from'), $this->name('to'), $this->name('queued_to')], true);
     }
 
     public function strip(string $source): Strip
@@ -122,9 +144,14 @@ final readonly class Desk
                 $settled->desk->but(chosen: $command->transition),
                 [new DeskEvent($at, ChooseTransition::NAME, null, $command->transition->label())],
             ),
+            $command instanceof KeepFavourites => new Outcome(
+                $settled->desk->but(favourites: $command->transitions),
+                [new DeskEvent($at, KeepFavourites::NAME, null, implode(', ', array_map(fn (Transition $each): string => $each->label(), $command->transitions)))],
+            ),
             $command instanceof SetStrip => $settled->desk->setStrip($command, $at),
             $command instanceof Handle => $settled->desk->handle($command, $at),
             $command instanceof TurnPage => $settled->desk->turnPage($command, $at),
+            $command instanceof Replace => new Outcome($settled->desk->replace($command), []),
             default => throw new Refusal('The desk does not know this command.'),
         };
 
@@ -136,8 +163,8 @@ final readonly class Desk
     {
         $desk = $this;
         $events = [];
-        while (($flight = $desk->flight()) !== null && ! $at->isBefore($flight->ends())) {
-            $arrived = $desk->run(Rulebook::ARRIVAL, $desk->registers, $flight->ends(), $flight->to);
+        while (($flight = $desk->flight()) !== null && ($end = $flight->ends()) !== null && ! $at->isBefore($end)) {
+            $arrived = $desk->run(Rulebook::ARRIVAL, $desk->registers, $end, $flight->isGoingBack() ? $flight->from : $flight->to);
             $desk = $arrived->desk;
             $events = [...$events, ...$arrived->events];
         }
@@ -151,6 +178,8 @@ final readonly class Desk
         return [
             ...$this->registers->desk,
             'chosen' => $this->chosen->toArray(),
+            'favourites' => array_map(fn (Transition $each): array => $each->toArray(), $this->favourites),
+            'past' => $this->past,
             'strips' => (object) array_map(fn (Strip $strip): array => $strip->toArray(), $this->strips),
             ...$this->handlings->toArray(),
         ];
@@ -160,18 +189,9 @@ final readonly class Desk
     public static function fromArray(mixed $data): self
     {
         $fields = Fields::of($data, 'desk');
-        $registers = [];
-        foreach (self::AT_START as $name => $default) {
-            $value = $fields->all()[$name] ?? $default;
-            $registers[$name] = is_scalar($value) && ! is_float($value) ? $value : $default;
-        }
-        $strips = [];
-        foreach ((array) ($fields->all()['strips'] ?? []) as $source => $strip) {
-            $strip = Fields::of($strip, 'strips');
-            $strips[(string) $source] = new Strip(new Decibels($strip->number('level', -1000, 1000)), $strip->boolean('muted'));
-        }
+        $stored = new StoredDesk($fields);
 
-        return new self(new Registers($registers), Transition::fromFields($fields->object('chosen'), new FrameRate(30)), $strips, Handlings::fromFields($fields));
+        return new self($stored->registers(), $stored->chosen(), $stored->favourites(), $stored->strips(), Handlings::fromFields($fields), $stored->past());
     }
 
     private function press(Press $press, Instant $at): Outcome
@@ -183,12 +203,15 @@ final readonly class Desk
         $registers = new Registers($this->registers->desk, [
             'id' => $press->id(),
             'picture' => $press->picture,
-            'kind' => $transition->kind->value,
+            'kind' => $transition->key(),
             'duration' => $transition->duration->count,
             'now' => $at->ms,
+            ...$press->more,
         ]);
 
-        return $this->run($press->action->value, $registers, $at, $press->picture);
+        $source = $press->more['source'] ?? null;
+
+        return $this->run($press->action->value, $registers, $at, $press->picture ?? (is_string($source) ? $source : $this->insetSource()));
     }
 
     private function run(string $command, Registers $registers, Instant $at, ?string $subject): Outcome
@@ -198,9 +221,34 @@ final readonly class Desk
             return new Outcome($this, []);
         }
         $after = $this->but(registers: new Registers($registers->with($rule->set)->desk));
-        $detail = $rule->result === 'transition' ? $after->flight()?->label() : null;
+        if ($after->program() !== $this->program()) {
+            $after = $after->but(past: self::remembered($this->program(), $this->past));
+        }
 
-        return new Outcome($after, [new DeskEvent($at, $rule->result, $rule->result === 'transition' ? $after->name('to') : $subject, $detail)]);
+        return new Outcome($after, $rule->result === Rulebook::QUIET ? [] : [$after->event($rule->result, $at, $subject, $this)]);
+    }
+
+    /**
+     * @param  list<string>  $past
+     * @return list<string> each picture once, the latest first
+     */
+    private static function remembered(string $program, array $past): array
+    {
+        return array_slice([$program, ...array_values(array_diff($past, [$program]))], 0, self::PAST);
+    }
+
+    private function event(string $result, Instant $at, ?string $subject, self $before): DeskEvent
+    {
+        return match ($result) {
+            'transition' => new DeskEvent($at, $result, $this->name('to'), $this->flight()?->label()),
+            'by-hand' => new DeskEvent($at, $result, $this->name('to'), $this->flight()?->transition->kind->label()),
+            'goes-back', 'came-back' => new DeskEvent($at, $result, $before->name('from')),
+            'goes-on' => new DeskEvent($at, $result, $before->name('to')),
+            'arrived' => new DeskEvent($at, $result, $before->name('to')),
+            'unarm' => new DeskEvent($at, 'arm', $this->preview()),
+            'inset' => new DeskEvent($at, $result, $this->insetSource(), (string) $this->registers->desk['inset']),
+            default => new DeskEvent($at, $result, $subject),
+        };
     }
 
     private function setStrip(SetStrip $command, Instant $at): Outcome
@@ -240,10 +288,24 @@ final readonly class Desk
         );
     }
 
-    /** @param  ?array<string, Strip>  $strips */
-    private function but(?Registers $registers = null, ?Transition $chosen = null, ?array $strips = null, ?Handlings $handlings = null): self
+    private function replace(Replace $command): self
     {
-        return new self($registers ?? $this->registers, $chosen ?? $this->chosen, $strips ?? $this->strips, $handlings ?? $this->handlings);
+        $registers = $this->registers->desk;
+        foreach (self::PICTURES as $name) {
+            $registers[$name] = $registers[$name] === $command->picture ? $command->by : $registers[$name];
+        }
+
+        return $this->but(registers: new Registers($registers));
+    }
+
+    /**
+     * @param  ?array<string, Strip>  $strips
+     * @param  ?list<Transition>  $favourites
+     * @param  ?list<string>  $past
+     */
+    private function but(?Registers $registers = null, ?Transition $chosen = null, ?array $strips = null, ?Handlings $handlings = null, ?array $favourites = null, ?array $past = null): self
+    {
+        return new self($registers ?? $this->registers, $chosen ?? $this->chosen, $favourites ?? $this->favourites, $strips ?? $this->strips, $handlings ?? $this->handlings, $past ?? $this->past);
     }
 
     private function name(string $register): ?string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rhetorix\Core\Switching;
 
 use Rhetorix\Core\Picture\PlanBook;
+use Rhetorix\Core\Time\Instant;
 
 /**
  * What is on air and what is next, for pictures and for the sources that can
@@ -20,7 +21,7 @@ final readonly class Tally
     {
     }
 
-    public static function of(Desk $desk, PlanBook $book): self
+    public static function of(Desk $desk, PlanBook $book, Instant $at): self
     {
         $pictures = [];
         $sources = [];
@@ -29,9 +30,15 @@ final readonly class Tally
             $pictures[$picture] = TallyState::Preview;
             $sources += array_fill_keys($book->planOf($picture)->visibleSources(), TallyState::Preview);
         }
+        $inset = $desk->inset($book->size(), $at);
         foreach ($desk->onAir() as $picture) {
             $pictures[$picture] = TallyState::Program;
-            $sources = [...$sources, ...array_fill_keys($book->planOf($picture)->visibleSources(), TallyState::Program)];
+            // Where the inset fills the canvas, nothing beneath it is seen.
+            $seen = $inset?->fills($book->size()) === true ? [] : $book->planOf($picture)->visibleSources();
+            $sources = [...$sources, ...array_fill_keys($seen, TallyState::Program)];
+        }
+        if ($inset !== null && isset($book->sources()[$inset->source])) {
+            $sources[$inset->source] = TallyState::Program;
         }
 
         return new self($pictures, $sources);

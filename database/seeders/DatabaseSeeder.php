@@ -55,9 +55,48 @@ class DatabaseSeeder extends Seeder
                 'fills' => ['large' => $sources[$large], 'inset' => $sources[$inset]],
             ]);
         }
+        $connect('Frame', 'still', ['medium' => $this->bring($intake, $show, 'art/frame.svg')->id]);
+        $sources = $show->sources()->pluck('id', 'name');
+        foreach ($this->composed() as $name => [$group, $windows]) {
+            $say('picture.make', [
+                'name' => $name,
+                'group' => $group,
+                'layout' => ['layout' => 'free', 'canvas' => ['width' => 1280, 'height' => 720], 'windows' => array_map(fn (array $window): array => array_diff_key($window, ['source' => 1]), $windows)],
+                'fills' => array_map(fn (string $source): string => $sources[$source], array_filter(array_column($windows, 'source', 'slot'))),
+            ]);
+        }
+        $connect('Sweep', 'clip', ['medium' => $this->bring($intake, $show, 'clips/sweep.webm')->id], ['group' => 'waiting']);
         $pictures = $show->pictures()->pluck('id', 'name');
         $say('cut', ['picture' => $pictures['Lectern']]);
         $say('arm', ['picture' => $pictures['Slides + Lectern']]);
+    }
+
+    /**
+     * Pictures that somebody composed by hand.
+     *
+     * @return array<string, array{string, list<array<string, mixed>>}> group and windows with their sources, by name
+     */
+    private function composed(): array
+    {
+        $whole = ['x' => 0, 'y' => 0, 'width' => 1280, 'height' => 720];
+
+        return [
+            'Bench, round Lectern' => ['together', [
+                ['slot' => 'material', 'source' => 'Bench', ...$whole],
+                ['slot' => 'presenter', 'source' => 'Lectern', 'x' => 952, 'y' => 420, 'width' => 264, 'height' => 264, 'aspect' => '1:1', 'fit' => 'cover', 'shape' => 'circle', 'border' => ['width' => 6, 'colour' => '#fdfaf3'], 'shadow' => ['size' => 24, 'shade' => 0.5], 'view' => ['zoom' => 1.25, 'x' => 0.5, 'y' => 0.45]],
+                ['slot' => 'name', 'purpose' => 'words', 'x' => 64, 'y' => 580, 'width' => 576, 'height' => 104],
+            ]],
+            'Slides, a guest later' => ['together', [
+                ['slot' => 'material', 'source' => 'Slides', 'x' => 0, 'y' => 90, 'width' => 960, 'height' => 540],
+                ['slot' => 'guest', 'purpose' => 'guest', 'x' => 984, 'y' => 90, 'width' => 272, 'height' => 362, 'fit' => 'cover', 'shape' => 'rounded', 'radius' => 0.08],
+                ['slot' => 'room', 'purpose' => 'room', 'source' => 'Room', 'x' => 984, 'y' => 468, 'width' => 272, 'height' => 162, 'fit' => 'cover', 'shape' => 'rounded', 'radius' => 0.12],
+            ]],
+            'Framed' => ['together', [
+                ['slot' => 'material', 'source' => 'Scope', 'x' => 38, 'y' => 38, 'width' => 904, 'height' => 604, 'fit' => 'cover'],
+                ['slot' => 'presenter', 'source' => 'Lectern', 'x' => 988, 'y' => 398, 'width' => 244, 'height' => 244, 'aspect' => '1:1', 'fit' => 'cover'],
+                ['slot' => 'frame', 'purpose' => 'art', 'source' => 'Frame', 'fit' => 'stretch', 'locked' => true, ...$whole],
+            ]],
+        ];
     }
 
     /** The simulated camera that bin/start runs beside the application. */

@@ -4,8 +4,15 @@ import htmx from 'htmx.org';
 import { bindDesk } from './desk/view';
 import { listenToKeys } from './desk/keys';
 import { bindCanvases } from './pages/canvases';
+import { fillNext } from './pages/fill-next';
+import { controlsPage } from './pages/controls';
+import { insetDesk } from './pages/inset-desk';
+import { peoplePage } from './pages/people';
+import { touchPanel } from './pages/touch-panel';
+import { transitions } from './pages/transitions';
 import { inHand } from './pages/in-hand';
 import { pictureCard } from './pages/picture-card';
+import { pictureLibrary, pictureShelf } from './pages/picture-shelf';
 import { pictureForm } from './pages/picture-form';
 import { rigList } from './pages/rig-list';
 import { connectCamera } from './pages/connect/camera';
@@ -19,6 +26,8 @@ import { deviceControls } from './pages/adjust/device';
 import { adjustMatch } from './pages/adjust/match';
 import { adjustReading } from './pages/adjust/reading';
 import type { Tried } from './pages/adjust/scene';
+import { compose, composeArt, composeHidden } from './pages/compose/compose';
+import type { Draft } from './pages/compose/document';
 import { deckPages } from './pages/deck-pages';
 import { handling } from './pages/handling';
 import { growParts } from './pages/morph';
@@ -26,6 +35,10 @@ import { drawCodes } from './pages/join-link';
 import { plugList } from './pages/plug-list';
 import { followShell, showPlace } from './pages/shell';
 import { addShows } from './pages/shows';
+import { listenToMidi, listenToPads } from './control/devices';
+import { controls, type ControlPage } from './control/controls';
+import { forgetAll } from './link/memory';
+import { nameTab } from './link/tab';
 import { ShowSession } from './session';
 import type { PlanBook, Update } from './plan/types';
 
@@ -33,15 +46,18 @@ declare global {
   interface Window {
     /** For the program window, which is opened by this one, and for checks. */
     rhetorix?: ShowSession;
+    /** A message as if a MIDI device had sent it, for stand-ins. */
+    rhetorixMidi?: (bytes: Uint8Array) => void;
     Alpine: typeof Alpine;
   }
 }
 
-function beginSession(): ShowSession | undefined {
+async function beginSession(): Promise<ShowSession | undefined> {
   const holder = document.getElementById('show-state');
   if (!holder?.dataset.show) return undefined;
   const state = JSON.parse(holder.textContent) as Update & { book: PlanBook };
-  return new ShowSession(holder.dataset.show, holder.dataset.mayOperate === 'yes', state);
+  controls.read(JSON.parse(document.getElementById('controls')?.textContent ?? '{}') as ControlPage);
+  return new ShowSession(holder.dataset.show, holder.dataset.mayOperate === 'yes', state, await nameTab(), Number(holder.dataset.user));
 }
 
 // Going back asks the server again: a stored copy of a page has no living canvases.
@@ -52,7 +68,8 @@ htmx.config.scrollIntoViewOnBoost = false;
 
 growParts();
 addShows();
-const session = beginSession();
+document.querySelector('form[action="/sign-out"]')?.addEventListener('submit', forgetAll);
+const session = await beginSession();
 if (session) {
   window.rhetorix = session;
   Alpine.data('connectCamera', () => connectCamera(session));
@@ -68,10 +85,21 @@ if (session) {
   Alpine.data('deviceControls', (source: unknown) => deviceControls(session, String(source)));
   Alpine.data('adjustMatch', () => adjustMatch(session));
   Alpine.data('adjustReading', () => adjustReading(session));
+  Alpine.data('compose', (start: unknown, purposes: unknown, limits: unknown) => compose(session, start as Draft, purposes as Record<string, string>, limits as { least: number; most: number }));
+  Alpine.data('composeHidden', () => composeHidden(session));
+  Alpine.data('composeArt', () => composeArt(session));
   Alpine.data('deckPages', (source: unknown) => deckPages(session, String(source)));
   Alpine.data('connectMicrophone', () => connectMicrophone(session));
   Alpine.data('rigList', () => rigList(session));
   Alpine.data('pictureForm', (offered: unknown) => pictureForm(session, (offered ?? {}) as Parameters<typeof pictureForm>[1]));
+  Alpine.data('pictureShelf', () => pictureShelf(session));
+  Alpine.data('pictureLibrary', () => pictureLibrary(session));
+  Alpine.data('transitions', () => transitions(session));
+  Alpine.data('insetDesk', () => insetDesk(session));
+  Alpine.data('touchPanel', () => touchPanel(session));
+  Alpine.data('controlsPage', () => controlsPage(session));
+  Alpine.data('peoplePage', () => peoplePage(session));
+  Alpine.data('fillNext', () => fillNext(session));
   Alpine.data('pictureCard', (picture: unknown) => pictureCard(session, String(picture)));
 
   const bind = (): void => {
@@ -81,6 +109,8 @@ if (session) {
   };
   followShell(session);
   listenToKeys(session);
+  listenToPads(session);
+  void listenToMidi(session);
   document.body.addEventListener('htmx:afterSettle', bind);
   document.body.addEventListener('htmx:afterSettle', showPlace);
   session.store.addEventListener('book', () => htmx.trigger(document.body, 'show-changed', {}));

@@ -10,6 +10,10 @@ import { DeskStore } from './desk/store';
 import { ShowChannel } from './link/channel';
 import { CommandLink } from './link/commands';
 import { HostLease } from './link/lease';
+import { beginKeeping } from './link/away';
+import { followManners } from './link/manners';
+import { begin, remember } from './link/memory';
+import { Presence } from './link/presence';
 import { StillsSender, StillsViewer } from './link/stills';
 import { Clock } from './painter/clock';
 import { Painter, type Images } from './painter/painter';
@@ -19,6 +23,9 @@ import { Mixer } from './sound/mixer';
 
 /** A panel has nothing that moves faster than its stills and a mix. */
 const PANEL_RATE = 12;
+
+/** With more unsent presses than this the desk is behind the server, not just on the way to it. */
+const BEHIND = 3;
 
 type SessionState = Update & { book: PlanBook };
 
@@ -33,6 +40,10 @@ class SwitchedImages implements Images {
   full: Images['full'] = (source) => this.now.full(source);
 
   small: Images['small'] = (source) => this.now.small(source);
+
+  over(source: string): CanvasImageSource | null {
+    return this.now.over(source);
+  }
 }
 
 export class ShowSession extends EventTarget {
@@ -40,6 +51,7 @@ export class ShowSession extends EventTarget {
   readonly link: CommandLink;
   readonly channel: ShowChannel;
   readonly lease: HostLease;
+  readonly presence: Presence;
   readonly audio = new AudioContext({ latencyHint: 'interactive' });
   readonly painter: Painter;
   rig: Rig | null = null;
@@ -58,14 +70,19 @@ export class ShowSession extends EventTarget {
 
   constructor(
     readonly show: string,
-    readonly mayOperate: boolean,
-    state: SessionState,
+    private readonly mayEver: boolean,
+    page: SessionState,
+    tab: string,
+    user: number,
   ) {
     super();
-    this.store = new DeskStore(state);
-    this.link = new CommandLink(show, this.store);
+    const { state, offset } = begin(show, page);
+    this.store = new DeskStore(state, offset);
+    remember(show, this.store);
+    this.link = new CommandLink(show, this.store, tab);
     this.channel = new ShowChannel(show, this.store);
-    this.lease = new HostLease(show, this.channel);
+    this.lease = new HostLease(show, this.channel, tab);
+    this.presence = new Presence(show, this.channel, tab, user);
     this.viewer = new StillsViewer(show, this.store);
     this.images = new SwitchedImages(this.viewer);
     this.painter = new Painter(this.store, this.images);
@@ -80,7 +97,16 @@ export class ShowSession extends EventTarget {
     this.channel.addEventListener('withdrawn', (event) => this.phone((event as CustomEvent<{ source: string }>).detail.source)?.leave());
     markOwnTab();
     this.channel.open();
-    if (mayOperate) this.lease.begin();
+    this.presence.begin();
+    // A touch panel is in somebody's hand: it never takes the devices by itself.
+    if (mayEver && document.querySelector('[data-panel]') === null) this.lease.begin();
+    beginKeeping(show, this.store);
+    followManners(show, this.store);
+  }
+
+  /** Whether presses of this person do anything now. */
+  get mayOperate(): boolean {
+    return this.mayEver && this.presence.othersAlone === null;
   }
 
   get isHost(): boolean {
@@ -102,7 +128,7 @@ export class ShowSession extends EventTarget {
     this.rig.addEventListener('clip-end', (event) => this.afterClip((event as CustomEvent<string>).detail));
     this.rig.follow();
     this.plugs = new Plugs(this.show, this.store);
-    this.sampler = new SignalSampler(this.show, this.store, this.rig, this.mixer, this.lease);
+    this.sampler = new SignalSampler(this.show, this.store, this.rig, this.mixer, this.lease, () => this.link.unsent > BEHIND);
     this.sender = new StillsSender(this.show, this.store, this.rig, this.lease);
     this.programStream = new MediaStream([
       ...this.painter.program.captureStream(this.store.book.canvas.rate).getTracks(),
@@ -142,7 +168,7 @@ export class ShowSession extends EventTarget {
     const now = performance.now();
     const { preview } = this.store.registers(now);
     if (this.store.tally(now).sources[source] !== 'program' || typeof preview !== 'string') return;
-    const { kind, duration_ms } = this.store.chosen;
+    const { kind, duration_ms } = this.store.takes;
     this.link.press('take', { picture: preview, transition: { kind, duration_ms } });
   }
 

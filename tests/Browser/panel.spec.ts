@@ -93,7 +93,7 @@ test('makes a picture with an inset, shown as it will look, and puts it on air',
   await desk.getByLabel('Inset', { exact: true }).selectOption({ label: 'Slides' });
   await desk.getByText('top left').click();
   await desk.getByLabel(/Inset size/).fill('40');
-  await desk.getByLabel(/Name/).fill('Stones and slides');
+  await desk.locator('#picture-name').fill('Stones and slides');
   const inset = { x: 0.05, y: 0.046, width: 0.3, height: 0.02 }; // above the title of the page
   // slides are lighter than the bench beneath them
   await expect.poll(async () => (await meanColour(desk, '[data-testid=draft]', inset)).b).toBeGreaterThan(225);

@@ -1,5 +1,6 @@
 <?php
 
+use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Rig\Clip;
 use Rhetorix\Core\Rig\Live\ClipEnd;
 use Rhetorix\Core\Rig\Live\Handling;
@@ -15,7 +16,7 @@ use Rhetorix\Core\Time\Milliseconds;
 /** @param  array<string, mixed>  $wish */
 function handled(Desk $desk, array $wish, int $at = 1000): Outcome
 {
-    return $desk->apply((new CommandReader(new FrameRate(30)))->read(['id' => 'x', ...$wish]), at($at));
+    return $desk->apply((new CommandReader(new FrameRate(30), new Size(1280, 720)))->read(['id' => 'x', ...$wish]), at($at));
 }
 
 it('says in the as-run list what was done to a source', function (array $wish, string $said): void {

@@ -1,5 +1,6 @@
 <?php
 
+use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Rig\DeviceProblem;
 use Rhetorix\Core\Support\BadInput;
 use Rhetorix\Core\Switching\Command\ChooseTransition;
@@ -10,7 +11,7 @@ use Rhetorix\Core\Time\FrameRate;
 
 function readCommand(mixed $data): object
 {
-    return (new CommandReader(new FrameRate(30)))->read($data);
+    return (new CommandReader(new FrameRate(30), new Size(1280, 720)))->read($data);
 }
 
 it('reads every kind of live command', function (): void {

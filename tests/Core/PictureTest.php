@@ -7,7 +7,7 @@ use Rhetorix\Core\Layout\BadLayout;
 use Rhetorix\Core\Layout\Corner;
 use Rhetorix\Core\Layout\FullLayout;
 use Rhetorix\Core\Layout\InsetLayout;
-use Rhetorix\Core\Layout\ReadyLayouts;
+use Rhetorix\Core\Layout\Layouts;
 use Rhetorix\Core\Picture\Canvas;
 use Rhetorix\Core\Picture\Card;
 use Rhetorix\Core\Picture\Composer;
@@ -50,11 +50,11 @@ it('refuses insets that nobody could use', function (float $size, float $margin,
 
 it('reads layouts back from what it wrote', function (): void {
     foreach ([new FullLayout, new InsetLayout(Corner::TopRight, 0.33, 0.02)] as $layout) {
-        expect(ReadyLayouts::fromData($layout->toArray()))->toEqual($layout);
+        expect(Layouts::fromData($layout->toArray()))->toEqual($layout);
     }
-    expect(fn () => ReadyLayouts::fromData(['layout' => 'spiral']))->toThrow(BadInput::class, 'full, inset')
-        ->and(fn () => ReadyLayouts::fromData(['layout' => 'inset', 'corner' => 'middle', 'size' => 0.3]))->toThrow(BadInput::class, 'layout.corner')
-        ->and(fn () => ReadyLayouts::fromData('inset'))->toThrow(BadInput::class, 'an object');
+    expect(fn () => Layouts::fromData(['layout' => 'spiral']))->toThrow(BadInput::class, 'full, inset')
+        ->and(fn () => Layouts::fromData(['layout' => 'inset', 'corner' => 'middle', 'size' => 0.3]))->toThrow(BadInput::class, 'layout.corner')
+        ->and(fn () => Layouts::fromData('inset'))->toThrow(BadInput::class, 'an object');
 });
 
 it('fills the canvas with a camera, but shows all of what has to be read', function (SourceKind $kind, Group $group, bool $all): void {
@@ -68,8 +68,13 @@ it('fills the canvas with a camera, but shows all of what has to be read', funct
     [SourceKind::StandIn, Group::Material, true], [SourceKind::Screen, Group::Material, true], [SourceKind::Still, Group::Material, true],
 ]);
 
-it('leaves nothing out of a picture with an empty place', function (): void {
-    expect(fn () => picture('p', ['large' => 'a'], new InsetLayout(Corner::TopLeft))->mustBeFilled())->toThrow(BadLayout::class, 'inset');
+it('says in an empty place whom it waits for', function (): void {
+    $plan = (new Composer(Canvas::usual(), ['a' => camera('a')]))->compose(picture('p', ['large' => 'a'], new InsetLayout(Corner::TopLeft)));
+
+    expect(array_column($plan->layers, 'key'))->toBe(['large', 'inset'])
+        ->and($plan->layers[1]->card?->lines[0]->text)->toBe('Place for a person')
+        ->and($plan->layers[1]->dest->width)->toEqualWithDelta(0.28 * 1280, 1e-9)
+        ->and($plan->visibleSources())->toBe(['a']);
 });
 
 it('sees only what is really visible', function (): void {

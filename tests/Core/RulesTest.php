@@ -1,7 +1,9 @@
 <?php
 
+use App\Shows\PressTableText;
 use Rhetorix\Core\Support\Refusal;
 use Rhetorix\Core\Switching\Desk;
+use Rhetorix\Core\Switching\Rules\PressTable;
 
 /** The desk after presses at moments: "1000 take B 500" is a press at 1000 ms. */
 function deskAfter(string ...$presses): Desk
@@ -28,6 +30,9 @@ const AT_REST = ['0 cut A', '0 arm B'];
 const IN_FLIGHT = ['0 cut A', '0 take B 1000'];          // A -> B, B shown as next
 const IN_FLIGHT_ARMED = ['0 cut A', '0 take B 1000', '100 arm C']; // the same, with C prepared meanwhile
 const WITH_QUEUE = ['0 cut A', '0 take B 1000', '100 take C 400'];  // C waits for its turn
+const BY_HAND = ['0 cut A', '0 arm B', '0 fade B 400 Mara'];       // A -> B, held at 400 of 1000 by Mara
+const LET_GO = [...BY_HAND, '100 let-go Mara'];                    // the same, nobody's hand on the fader
+const GOING_BACK = ['0 cut A', '0 take B 1000', '400 back'];       // at 300 of 1000 when it is 500 ms
 
 it('does what the table says', function (array $before, string $press, string $at500, string $at5000): void {
     $desk = deskAfter(...$before)->apply(press($press), at(500))->desk;
@@ -65,17 +70,100 @@ it('does what the table says', function (array $before, string $press, string $a
     'in flight with C prepared, direct elsewhere' => [IN_FLIGHT_ARMED, 'direct D', 'D / C', 'D / C'],
     'in flight with C prepared, nothing' => [IN_FLIGHT_ARMED, 'uncover', 'A>B / C', 'B / C'],
 
+    'at rest, back' => [AT_REST, 'back', 'A / B', 'A / B'],
+    'at rest, undo of the arming' => [AT_REST, 'unarm', 'A / holding', 'A / holding'],
+    'nothing armed, undo of the arming' => [['0 cut A'], 'unarm', 'A / holding', 'A / holding'],
+    'at rest, the fader leaves its end' => [AT_REST, 'fade B 1', 'A>B / B', 'A>B / B'],
+    'at rest, the fader stays at its end' => [AT_REST, 'fade B 0', 'A / B', 'A / B'],
+    'at rest, the fader at a stroke' => [AT_REST, 'fade B 1000', 'B / A', 'B / A'],
+    'at rest, the fader towards what is on air' => [AT_REST, 'fade A 500', 'A / B', 'A / B'],
+    'at rest, letting go' => [AT_REST, 'let-go Mara', 'A / B', 'A / B'],
+
+    'in flight, back' => [IN_FLIGHT, 'back', 'A>B / B', 'A / B'],
+    'in flight, the fader takes it' => [IN_FLIGHT, 'fade B 500', 'A>B / B', 'A>B / B'],
+    'in flight, the fader takes it, from a screen that has not seen it' => [IN_FLIGHT, 'fade D 500', 'A>B / B', 'A>B / B'],
+    'in flight, the fader to the end' => [IN_FLIGHT, 'fade B 1000', 'B / A', 'B / A'],
+    'in flight, the fader to the beginning' => [IN_FLIGHT, 'fade B 0', 'A / B', 'A / B'],
+    'in flight, undo of an arming' => [IN_FLIGHT_ARMED, 'unarm', 'A>B / B', 'B / A'],
+    'with a queue, back forgets it' => [WITH_QUEUE, 'back', 'A>B / C', 'A / C'],
+    'with a queue, the fader to the end' => [WITH_QUEUE, 'fade B 1000', 'B>C / C', 'C / B'],
+
+    'by hand, nothing more' => [BY_HAND, 'uncover', 'A>B / B', 'A>B / B'],
+    'by hand, arm never moves program' => [BY_HAND, 'arm C', 'A>B / C', 'A>B / C'],
+    'by hand, the same hand' => [BY_HAND, 'fade B 700 Mara', 'A>B / B', 'A>B / B'],
+    'by hand, the same hand to the end' => [BY_HAND, 'fade B 1000 Mara', 'B / A', 'B / A'],
+    'by hand, the same hand to the beginning' => [BY_HAND, 'fade B 0 Mara', 'A / B', 'A / B'],
+    'by hand, another hand does nothing' => [BY_HAND, 'fade B 1000 Juno', 'A>B / B', 'A>B / B'],
+    'by hand, another hand lets go' => [BY_HAND, 'let-go Juno', 'A>B / B', 'A>B / B'],
+    'by hand, take goes on' => [BY_HAND, 'take B 1000', 'A>B / B', 'B / A'],
+    'by hand, take of the outgoing goes back' => [BY_HAND, 'take A 1000', 'A>B / B', 'A / B'],
+    'by hand, take elsewhere goes on and waits' => [BY_HAND, 'take C 1000', 'A>B / C', 'C / B'],
+    'by hand, back' => [BY_HAND, 'back', 'A>B / B', 'A / B'],
+    'by hand, cut to the incoming' => [BY_HAND, 'cut B', 'B / A', 'B / A'],
+    'by hand, cut back' => [BY_HAND, 'cut A', 'A / B', 'A / B'],
+    'by hand, direct elsewhere' => [BY_HAND, 'direct C', 'C / B', 'C / B'],
+    'by hand, cover' => [BY_HAND, 'cover', 'holding / B', 'holding / B'],
+    'let go half way, it stays' => [LET_GO, 'let-go Mara', 'A>B / B', 'A>B / B'],
+    'let go half way, another hand takes it' => [LET_GO, 'fade B 1000 Juno', 'B / A', 'B / A'],
+
+    'going back, back again' => [GOING_BACK, 'back', 'A>B / B', 'A / B'],
+    'going back, take turns it round' => [GOING_BACK, 'take B 1000', 'A>B / B', 'B / A'],
+    'going back, take of where it goes' => [GOING_BACK, 'take A 1000', 'A>B / B', 'A / B'],
+    'going back, take elsewhere' => [GOING_BACK, 'take C 1000', 'A>B / C', 'C / B'],
+    'going back, the fader takes it' => [GOING_BACK, 'fade B 300', 'A>B / B', 'A>B / B'],
+    'going back, cut to the incoming' => [GOING_BACK, 'cut B', 'B / A', 'B / A'],
+    'going back, cut elsewhere' => [GOING_BACK, 'cut C', 'C / B', 'C / B'],
+    'going back, arm' => [GOING_BACK, 'arm C', 'A>B / C', 'A / C'],
+
     'with a queue, the incoming again empties it' => [WITH_QUEUE, 'take B 1000', 'A>B / C', 'B / C'],
     'with a queue, a later take replaces it' => [WITH_QUEUE, 'take D 1000', 'A>B / D', 'D / B'],
     'with a queue, a cut empties it' => [WITH_QUEUE, 'cut D', 'D / B', 'D / B'],
 ]);
+
+it('never jumps: whatever moves a flight takes it from where it is', function (array $before, string $press, float $at500, int $ends): void {
+    $desk = deskAfter(...$before);
+    $was = $desk->settled(at(500))->desk->flight()?->progress(at(500));
+    $flight = $desk->apply(press($press), at(500))->desk->flight();
+    expect($was)->toEqualWithDelta($at500, 1e-9)->and($flight?->progress(at(500)))->toEqualWithDelta($at500, 1e-9)->and($flight?->ends()?->ms)->toBe($ends);
+})->with([
+    'back' => [IN_FLIGHT, 'back', 0.5, 1000],
+    'take from the hand' => [BY_HAND, 'take B 1000', 0.4, 1100],
+    'back from the hand' => [BY_HAND, 'back', 0.4, 900],
+    'take on the way back' => [GOING_BACK, 'take B 1000', 0.3, 1200],
+    'a hand that lets go' => [LET_GO, 'take B 1000', 0.4, 1100],
+]);
+
+it('leaves the fader to the first hand until it rests for a while', function (): void {
+    $desk = deskAfter(...BY_HAND);
+    $moved = fn (int $ms): ?float => $desk->apply(press('fade B 900 Juno'), at($ms))->desk->flight()?->progress(at($ms));
+    expect($moved(7_999))->toBe(0.4)->and($moved(8_000))->toBe(0.9);
+});
+
+it('turns the way of the fader at each completed change by fader or take, and only then', function (): void {
+    $way = fn (string ...$presses): mixed => deskAfter('0 cut A', '0 arm B', ...$presses)->settled(at(9000))->desk->toArray()['way'];
+    expect($way())->toBe('up')
+        ->and($way('10 take B 500'))->toBe('down')
+        ->and($way('10 fade B 500', '20 fade B 1000'))->toBe('down')
+        ->and($way('10 fade B 500', '20 fade B 1000', '30 fade A 400', '40 fade A 1000'))->toBe('up')
+        ->and($way('10 fade B 500', '20 fade B 0'))->toBe('up')
+        ->and($way('10 take B 500', '20 back'))->toBe('up')
+        ->and($way('10 cut B'))->toBe('up');
+});
+
+it('remembers the last ten programs, each once', function (): void {
+    $presses = [];
+    foreach (str_split('ABCDEFGHIJKLMBA') as $i => $letter) {
+        $presses[] = "{$i} cut {$letter}";
+    }
+    expect(deskAfter(...$presses)->past)->toBe(['B', 'M', 'L', 'K', 'J', 'I', 'H', 'G', 'F', 'E']);
+});
 
 it('begins a waiting take exactly when the flight ends', function (): void {
     $desk = deskAfter(...WITH_QUEUE);
 
     expect(told($desk, 999))->toBe('A>B / C')
         ->and(told($desk, 1000))->toBe('B>C / C')
-        ->and($desk->settled(at(1000))->desk->flight()?->started)->toEqual(at(1000))
+        ->and($desk->settled(at(1000))->desk->flight()?->progress(at(1200)))->toBe(0.5)
         ->and(told($desk, 1399))->toBe('B>C / C')
         ->and(told($desk, 1400))->toBe('C / B')
         ->and(array_map(fn ($event) => [$event->at->ms, $event->what, $event->subject], $desk->settled(at(9000))->events))
@@ -103,20 +191,19 @@ it('has the holding card on program when a show begins', function (): void {
 
 it('is never blank and never stuck, whatever is pressed', function (): void {
     mt_srand(7);
-    $words = ['arm', 'cut', 'direct', 'take'];
     $desk = Desk::empty();
     $now = 0;
     for ($i = 0; $i < 4000; $i++) {
         $now += mt_rand(0, 700);
-        $press = mt_rand(0, 9) === 0 ? ['cover', 'uncover'][mt_rand(0, 1)] : $words[mt_rand(0, 3)].' '.'ABCD'[mt_rand(0, 3)].' '.mt_rand(40, 2000);
+        $press = randomPress();
         $desk = $desk->apply(press($press, "c{$i}"), at($now))->desk;
         expect($desk->onAir())->not->toBeEmpty()->each->toBeIn(['A', 'B', 'C', 'D', 'holding']);
         $flight = $desk->flight();
         if ($flight !== null) {
-            expect($flight->from)->not->toBe($flight->to)->and($flight->ends()->ms)->toBeGreaterThan($now);
+            expect($flight->from)->not->toBe($flight->to)->and($flight->ends()->ms ?? PHP_INT_MAX)->toBeGreaterThan($now);
         }
     }
-    expect($desk->settled(at($now + 30_000))->desk->flight())->toBeNull();
+    expect($desk->apply(press('back'), at($now))->desk->settled(at($now + 30_000))->desk->flight())->toBeNull();
 });
 
 it('comes back from storage as it was, and replays to the same desk', function (): void {
@@ -126,11 +213,30 @@ it('comes back from storage as it was, and replays to the same desk', function (
     $now = 0;
     for ($i = 0; $i < 300; $i++) {
         $now += mt_rand(0, 900);
-        $press = press(['arm', 'cut', 'direct', 'take', 'cover', 'uncover'][mt_rand(0, 5)].' '.'ABCD'[mt_rand(0, 3)].' '.mt_rand(40, 1500), "c{$i}");
+        $press = press(randomPress(), "c{$i}");
         $log[] = [$press, at($now)];
         $desk = Desk::fromArray(json_decode((string) json_encode($desk->toArray()), true))->apply($press, at($now))->desk;
     }
     $replayed = array_reduce($log, fn (Desk $d, array $entry) => $d->apply(...$entry)->desk, Desk::empty());
 
     expect($replayed->toArray())->toEqual($desk->toArray());
+});
+
+it('never jumps but by a cut, a straight press or cover, in any cell of the table', function (): void {
+    foreach (PressTable::cells() as $press => $states) {
+        foreach ($states as $state => $cell) {
+            $was = match ($state) {
+                'A changes to B', 'A changes to B, C waits' => 50, 'in our hand', 'in another hand', 'left half way' => 40, 'going back to A' => 30, default => null,
+            };
+            if ($was === null || preg_match('/^(cut|straight|cover|fader)/', $press) === 1) {
+                continue;
+            }
+            expect($cell)->toStartWith("A to B at {$was} %", "{$press}, {$state}");
+        }
+    }
+    expect(PressTable::cells()['fader to its end']['in another hand'])->toStartWith('A to B at 40 % by hand');
+});
+
+it('is what docs/presses.md says', function (): void {
+    expect(file_get_contents(__DIR__.'/../../docs/presses.md'))->toBe(PressTableText::markdown());
 });

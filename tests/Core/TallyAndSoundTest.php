@@ -18,7 +18,7 @@ use Rhetorix\Core\Switching\Tally;
 
 function tallyOf(Desk $desk, PlanBook $book): array
 {
-    return json_decode((string) json_encode(Tally::of($desk, $book)->toArray()), true);
+    return json_decode((string) json_encode(Tally::of($desk, $book, at(5000))->toArray()), true);
 }
 
 function pressed(string ...$presses): Desk

@@ -17,9 +17,11 @@ function routesOfAShow(): array
 {
     return [
         ['get', ''], ['get', '/rig'], ['get', '/pictures'], ['get', '/as-run'], ['get', '/program'], ['get', '/state'], ['get', '/stills'],
+        ['get', '/panel'], ['get', '/controls'], ['get', '/transition'], ['get', '/people'], ['post', '/here'], ['post', '/alone'], ['post', '/people'], ['patch', '/people/'.NOBODY], ['delete', '/people/'.NOBODY],
         ['get', '/line-up'], ['get', '/media/'.NOBODY], ['get', '/decks/'.NOBODY],
         ['get', '/cameras/'.NOBODY.'/stream'], ['get', '/cameras/'.NOBODY.'/snapshot'],
-        ['post', '/commands'], ['post', '/plan'], ['post', '/host'], ['post', '/stills'], ['post', '/media'],
+        ['post', '/commands'], ['get', '/tally'], ['get', '/tally/'.NOBODY], ['post', '/compose'], ['get', '/compose'], ['get', '/compose/'.NOBODY], ['post', '/harm'], ['post', '/holes'], ['get', '/pictures/file'], ['get', '/pictures/'.NOBODY.'/file'], ['get', '/pictures/'.NOBODY.'/guide.'.NOBODY], ['post', '/pictures/'.NOBODY.'/copy'],
+        ['post', '/host'], ['post', '/stills'], ['post', '/media'],
         ['post', '/uploads'], ['get', '/uploads/'.NOBODY], ['patch', '/uploads/'.NOBODY], ['post', '/cameras'],
         ['get', '/sources/'.NOBODY.'/adjust'], ['post', '/sources/'.NOBODY.'/try'], ['post', '/sources/'.NOBODY.'/match'], ['post', '/sources/'.NOBODY.'/backing'],
         ['post', '/reading'], ['post', '/budget'],

@@ -17,7 +17,11 @@ it('has one picture host at a time, and lets another take over', function (): vo
 
     expect($ask($one))->toBeTrue()->and($ask($two))->toBeFalse()->and($ask($one))->toBeTrue()
         ->and($ask($two, 'take'))->toBeTrue()->and($ask($one))->toBeFalse();
+    // a tab that is loaded again keeps it; one that is gone leaves it soon
     $ask($two, 'release');
+    expect($ask($one))->toBeFalse()->and($ask($two))->toBeTrue();
+    $ask($two, 'release');
+    Carbon::setTestNow(now()->addSeconds(5));
     expect($ask($one))->toBeTrue();
     Carbon::setTestNow(now()->addSeconds(7)); // nothing heard for longer than the lease
     expect($ask($two))->toBeTrue();
@@ -50,8 +54,8 @@ it('passes stills from the host to panels, and takes them from nobody else', fun
 it('lays out a picture that nobody has made yet', function (): void {
     [$a, $b] = [$this->connect($this->reading, $this->ada, 'A'), $this->connect($this->reading, $this->ada, 'B')];
     $wish = ['layout' => ['layout' => 'inset', 'corner' => 'top-left', 'size' => 0.5, 'margin' => 0], 'fills' => ['large' => $a, 'inset' => $b]];
-    $this->postJson("{$this->path}/plan", $wish)->assertOk()->assertJsonPath('plan.layers.1.dest', ['x' => 0, 'y' => 0, 'width' => 640, 'height' => 360]);
-    $this->postJson("{$this->path}/plan", ['layout' => 'inset'])->assertStatus(422);
+    $this->postJson("{$this->path}/compose", $wish)->assertOk()->assertJsonPath('plan.layers.1.dest', ['x' => 0, 'y' => 0, 'width' => 640, 'height' => 360]);
+    $this->postJson("{$this->path}/compose", ['layout' => 'inset'])->assertStatus(422);
     expect($this->reading->pictures()->count())->toBe(2);
 });
 

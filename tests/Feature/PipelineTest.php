@@ -93,16 +93,18 @@ it('refuses what cannot be, in a sentence, and nothing changes', function (strin
     ['source.connect', ['name' => 'X', 'kind' => 'camera', 'settings' => []], 'settings.device'],
     ['source.connect', ['name' => 'X', 'kind' => 'still', 'settings' => ['medium' => 'no']], 'Choose the file again'],
     ['source.remove', ['source' => "' or 1=1 --"], 'not in the show any more'],
-    ['picture.make', ['layout' => ['layout' => 'inset', 'corner' => 'top-left', 'size' => 0.3], 'fills' => ['large' => '{lectern}']], 'inset'],
+    ['picture.make', ['layout' => ['layout' => 'inset', 'corner' => 'top-left', 'size' => 0.3], 'fills' => ['large' => 'nobody']], 'not in the show any more'],
     ['picture.make', ['layout' => ['layout' => 'inset', 'corner' => 'top-left', 'size' => 0.9], 'fills' => ['large' => '{lectern}', 'inset' => '{bench}']], '60 %'],
     ['picture.remove', ['picture' => '{full}'], 'stays as long as the source'],
     ['source.measured', ['source' => '{bench}', 'width' => 0, 'height' => 720], 'width'],
 ]);
 
-it('does not let a source go while a made picture shows it, or while it is on air', function (): void {
+it('does not let a source go while it is on air', function (): void {
     $this->command($this->reading, $this->ada, 'picture.make', ['layout' => ['layout' => 'inset', 'corner' => 'top-left', 'size' => 0.3], 'fills' => ['large' => $this->lectern, 'inset' => $this->bench]]);
     $made = $this->pictureOf($this->reading, 'Lectern + Bench');
+    $this->command($this->reading, $this->ada, 'cut', ['picture' => $made]);
     expect(fn () => $this->command($this->reading, $this->ada, 'source.remove', ['source' => $this->bench]))->toThrow(Refusal::class, '“Lectern + Bench”');
+    $this->command($this->reading, $this->ada, 'cut', ['picture' => $this->full['Lectern']]);
 
     $this->command($this->reading, $this->ada, 'arm', ['picture' => $made]);
     $answer = $this->command($this->reading, $this->ada, 'picture.remove', ['picture' => $made]);

@@ -32,9 +32,15 @@ async function adjusted(desk: Page, api: ShowApi, shot: (page: Page, name: strin
 
 test('screenshots', async ({ desk, newDesk, api, baseURL }) => {
   const shot = (page: Page, name: string) => page.screenshot({ path: `${FOLDER}/${name}.png` });
-  await api.begin('Bench + Lectern', 'Slides + Lectern');
+  await api.begin('Bench', 'Slides');
+  await api.send('inset', { mode: 'over', source: await api.sourceId('Lectern') });
+  await api.send('fade', { picture: await api.pictureId('Slides'), position: 350, holder: 'screenshots', transition: { kind: 'push-left', duration_ms: 1000 } });
   await desk.waitForTimeout(3000);
   await shot(desk, 'desk');
+  await api.send('back');
+  await api.send('inset', { mode: 'off' });
+  await api.begin('Bench + Lectern', 'Slides + Lectern');
+  await desk.waitForTimeout(1500);
   await desk.click('#theme');
   await desk.waitForTimeout(500);
   await shot(desk, 'desk-dusk');
@@ -54,6 +60,12 @@ test('screenshots', async ({ desk, newDesk, api, baseURL }) => {
   await desk.getByRole('link', { name: 'Pictures' }).click();
   await desk.waitForTimeout(2000);
   await shot(desk, 'pictures');
+  await desk.goto(`/shows/${api.id}/compose/${await api.pictureId('Bench, round Lectern')}`);
+  await becomeHost(desk);
+  await desk.waitForTimeout(3000);
+  await desk.locator('[data-testid=compose-window][data-slot=presenter]').click();
+  await desk.waitForTimeout(600);
+  await shot(desk, 'compose');
 
   await desk.getByRole('link', { name: 'Desk' }).click();
   for (const name of ['Slides + Lectern', 'Bench']) {
@@ -66,6 +78,18 @@ test('screenshots', async ({ desk, newDesk, api, baseURL }) => {
   await desk.getByRole('link', { name: 'As-run list' }).click();
   await desk.waitForTimeout(1200);
   await shot(desk, 'as-run');
+
+  await desk.goto(`/shows/${api.id}/controls`);
+  await desk.waitForTimeout(1200);
+  await shot(desk, 'controls');
+  await desk.goto(`/shows/${api.id}`);
+  await becomeHost(desk);
+  const { page: tablet } = await newDesk();
+  await tablet.setViewportSize({ width: 1024, height: 768 });
+  await tablet.goto(`/shows/${api.id}/panel`);
+  await tablet.waitForTimeout(4000);
+  await shot(tablet, 'touch-panel');
+  await tablet.context().browser()?.close();
 
   const { page: panel } = await newDesk();
   await panel.setViewportSize({ width: 390, height: 844 });
@@ -101,5 +125,4 @@ test('screenshots', async ({ desk, newDesk, api, baseURL }) => {
   await fresh.waitForTimeout(800);
   await shot(fresh, 'program-not-started');
   await browser.close();
-  await becomeHost(desk);
 });

@@ -11,7 +11,9 @@ use Rhetorix\Core\Rig\Live\Framing;
 use Rhetorix\Core\Rig\Live\Handling;
 use Rhetorix\Core\Rig\Live\Playback;
 use Rhetorix\Core\Switching\Desk;
+use Rhetorix\Core\Switching\Inset\Inset;
 use Rhetorix\Core\Switching\Tally;
+use Rhetorix\Core\Switching\Transition\Transition;
 use Rhetorix\Core\Switching\Transition\TransitionKind;
 use Rhetorix\Core\Switching\Transition\TransitionPlan;
 use Rhetorix\Core\Time\Milliseconds;
@@ -28,11 +30,13 @@ final class Vectors
         $book = bookOf();
 
         return [
-            'book' => array_intersect_key($book->toArray(), ['pictures' => 1, 'rules' => 1, 'showing' => 1, 'transitions' => 1]),
+            'book' => array_intersect_key($book->toArray(), ['canvas' => 1, 'sources' => 1, 'pictures' => 1, 'rules' => 1, 'hold_ms' => 1, 'inset' => 1, 'showing' => 1, 'transitions' => 1]),
             'sequences' => array_map(fn (int $seed): array => self::sequence($seed, $book), range(1, 12)),
             'clips' => self::clips(),
             'looks' => self::looks(),
-            'blends' => array_map(fn (int $i): array => [$i / 100, TransitionPlan::of(TransitionKind::Mix)->at($i / 100)->toArray()], range(0, 100)),
+            'glides' => LayoutVectors::glides(),
+            'snaps' => LayoutVectors::snaps(),
+            'blends' => array_map(fn (TransitionKind $kind): array => ['kind' => $kind->value, 'at' => array_map(fn (int $i): array => [$i / 20, TransitionPlan::of($kind)->at($i / 20)->toArray()], range(0, 20))], TransitionKind::cases()),
         ];
     }
 
@@ -45,21 +49,28 @@ final class Vectors
         $steps = [];
         for ($i = 0; $i < 40; $i++) {
             $now += mt_rand(0, 900);
-            $type = ['arm', 'cut', 'direct', 'take', 'take', 'cover', 'uncover'][mt_rand(0, 6)];
-            $picture = 'ABCD'[mt_rand(0, 3)];
-            $ms = mt_rand(40, 1500);
-            $command = ['id' => "{$seed}-{$i}", 'type' => $type, 'picture' => $picture, 'transition' => ['kind' => 'mix', 'duration_ms' => $ms]];
-            $desk = $desk->apply(press("{$type} {$picture} {$ms}", $command['id']), at($now))->desk;
+            $press = press(randomPress(), "{$seed}-{$i}");
+            $command = ['id' => $press->id(), 'type' => $press->action->value, 'picture' => $press->picture, 'transition' => $press->transition?->toArray() ?? Transition::usual()->toArray(), ...$press->more];
+            $desk = $desk->apply($press, at($now))->desk;
             $steps[] = [
                 'at' => $now,
                 'command' => $command,
-                'registers' => array_diff_key($desk->toArray(), ['chosen' => 1, 'strips' => 1, 'handlings' => 1, 'positions' => 1]),
+                'registers' => array_diff_key($desk->toArray(), ['chosen' => 1, 'favourites' => 1, 'past' => 1, 'strips' => 1, 'handlings' => 1, 'positions' => 1]),
                 'on_air' => $desk->onAir(),
-                'tally' => Tally::of($desk, $book)->toArray(),
+                'progress' => $desk->flight()?->progress(at($now)),
+                'past' => $desk->past,
+                'inset' => self::inset($desk->inset($book->size(), at($now))),
+                'tally' => Tally::of($desk, $book, at($now))->toArray(),
             ];
         }
 
         return $steps;
+    }
+
+    /** @return ?array{source: string, rect: array<string, float>, opacity: float, trim: float} */
+    private static function inset(?Inset $inset): ?array
+    {
+        return $inset === null ? null : ['source' => $inset->source, 'rect' => $inset->rect->toArray(), 'opacity' => $inset->opacity, 'trim' => $inset->trim];
     }
 
     /** @return list<array<string, mixed>> looks, and what becomes of some pixels: with the colours put right, and then with the backing out */

@@ -4,21 +4,26 @@ namespace App\Http\Controllers;
 
 use App\LineUp\BudgetDesk;
 use App\Models\AsRunEntry;
+use App\Models\PictureRow;
 use App\Models\Show;
 use App\Models\SourceRow;
 use App\Shows\AsRunSentence;
+use App\Shows\Composing;
 use App\Shows\ShowBook;
 use App\Shows\ShowMaker;
 use App\Shows\ShowState;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Rhetorix\Core\Layout\ReadyLayouts;
+use Rhetorix\Core\Layout\Layouts;
 use Rhetorix\Core\LineUp\LineUp;
 use Rhetorix\Core\Picture\Group;
 use Rhetorix\Core\Picture\KeyPlaces;
 use Rhetorix\Core\Rig\SourceKind;
+use Rhetorix\Core\Switching\Transition\Transition;
 use Rhetorix\Core\Time\Instant;
+use Rhetorix\Core\Time\Milliseconds;
 
 /** The screens of a show. */
 class ShowController extends Controller
@@ -99,11 +104,28 @@ class ShowController extends Controller
         return view('deck-window', ['show' => $show, 'deck' => $deck, 'state' => $this->state->of($show)]);
     }
 
+    /** Whether one source is on air, for a spare screen; without a source, which one. */
+    public function tally(Request $request, Show $show, ?string $source = null): View
+    {
+        return view('tally', [
+            'show' => $show,
+            'source' => $source === null ? null : $show->sources()->findOrFail($source),
+            'sources' => $show->sources()->get()->filter(fn (SourceRow $row): bool => $row->toSource()->hasPicture()),
+            'state' => $this->state->of($show),
+        ]);
+    }
+
     public function pictures(Request $request, Show $show): View
     {
+        $composing = Composing::reader($show);
+        $pictures = $show->pictures()->with('fills')->get();
+
         return $this->page($request, 'pictures', $show, [
-            'layouts' => ReadyLayouts::catalogue($show->canvas()->size),
-            'pictures' => $show->pictures()->with('fills')->get()->groupBy(fn ($picture) => $picture->picture_group->value),
+            'hidden' => $pictures->whereNull('own_source_id')->mapWithKeys(fn (PictureRow $row): array => [$row->id => $composing($row->toPicture())->coverage()?->hidden()])->all(),
+            'layouts' => Layouts::catalogue($show->canvas()->size),
+            'keys' => KeyPlaces::all(),
+            'otherShows' => $this->person($request)->shows()->whereNot('shows.id', $show->id)->get(),
+            'pictures' => $pictures->groupBy(fn ($picture) => $picture->picture_group->value),
             'sources' => $show->sources()->get()->filter(fn (SourceRow $source): bool => $source->toSource()->hasPicture()),
         ]);
     }
@@ -114,6 +136,27 @@ class ShowController extends Controller
         $sentence->prepare($show);
 
         return $this->page($request, 'as-run', $show, ['entries' => $page, 'sentence' => $sentence]);
+    }
+
+    /** Large labelled buttons for a tablet. */
+    public function panel(Request $request, Show $show): View
+    {
+        return $this->page($request, 'panel', $show, ['pictures' => $show->pictures()->get()->groupBy(fn (PictureRow $row) => $row->picture_group->value)]);
+    }
+
+    /** What is on which key, note or button; for the person, whichever show. */
+    public function controls(Request $request, Show $show): View
+    {
+        return $this->page($request, 'controls', $show, []);
+    }
+
+    /** The plan of a transition with everything that was chosen about it. */
+    public function transition(Request $request, Show $show): JsonResponse
+    {
+        $key = $request->query('key');
+        $transition = Transition::ofKey(is_string($key) ? $key : '', Milliseconds::of(1000));
+
+        return response()->json(['label' => $transition->kind->label(), ...$transition->plan()->toArray()])->header('Cache-Control', 'private, max-age=86400');
     }
 
     public function program(Show $show, ShowBook $books): View

@@ -5,9 +5,13 @@ namespace App\Shows\Edits;
 use Rhetorix\Core\Switching\Command\Action;
 use Rhetorix\Core\Switching\Command\Command;
 use Rhetorix\Core\Switching\Command\Press;
+use Rhetorix\Core\Switching\Command\Replace;
 use Rhetorix\Core\Switching\Command\TurnPage;
 use Rhetorix\Core\Switching\DeskEvent;
+use Rhetorix\Core\Switching\Transition\Transition;
+use Rhetorix\Core\Switching\Transition\TransitionKind;
 use Rhetorix\Core\Time\Instant;
+use Rhetorix\Core\Time\Milliseconds;
 
 /** What an edit did, and what follows from it for the desk. */
 final readonly class EditResult
@@ -17,6 +21,9 @@ final readonly class EditResult
      * @param  array<string, int>  $turns  decks that stay at a position: group => position
      * @param  bool  $bookChanged  whether pictures or sources are otherwise than before
      * @param  list<string>  $forgets  ids of pictures that are gone, so that the desk lets go of them
+     * @param  array<string, string>  $replaces  pictures for which others stand now
+     * @param  ?string  $arms  a picture that is next from now on
+     * @param  ?Transition  $takes  how that picture is taken at once; null: it waits
      */
     public function __construct(
         public string $what,
@@ -25,6 +32,9 @@ final readonly class EditResult
         public array $forgets = [],
         public array $turns = [],
         public bool $bookChanged = true,
+        public array $replaces = [],
+        public ?string $arms = null,
+        public ?Transition $takes = null,
     ) {
     }
 
@@ -35,13 +45,21 @@ final readonly class EditResult
      */
     public function deskCommands(string $id): array
     {
-        return self::commands($id, $this->forgets, $this->turns);
+        return self::commandsAgain($id, $this->deskCommand() ?? []);
     }
 
-    /** @return ?array{forget: list<string>, turn: array<string, int>} for the as-run list; null when it means nothing */
+    /** @return ?array{edit: true, ...<string, mixed>} for the as-run list; null when it means nothing */
     public function deskCommand(): ?array
     {
-        return $this->forgets === [] && $this->turns === [] ? null : ['forget' => $this->forgets, 'turn' => $this->turns];
+        $command = array_filter([
+            'forget' => $this->forgets,
+            'turn' => $this->turns,
+            'replace' => $this->replaces,
+            'arm' => $this->arms,
+            'take' => $this->takes === null ? null : ['kind' => $this->takes->kind->value, 'duration_ms' => $this->takes->duration->count],
+        ]);
+
+        return $command === [] ? null : ['edit' => true, ...$command];
     }
 
     /**
@@ -52,23 +70,22 @@ final readonly class EditResult
      */
     public static function commandsAgain(string $id, array $data): array
     {
-        return self::commands(
-            $id,
-            array_values(array_filter((array) ($data['forget'] ?? []), is_string(...))),
-            array_filter((array) ($data['turn'] ?? []), is_int(...)),
-        );
-    }
-
-    /**
-     * @param  list<string>  $forgets
-     * @param  array<int>  $turns
-     * @return list<Command>
-     */
-    private static function commands(string $id, array $forgets, array $turns): array
-    {
-        $commands = array_map(fn (string $picture): Command => new Press($id, Action::Forget, $picture), $forgets);
-        foreach ($turns as $group => $position) {
+        $commands = [];
+        foreach (array_filter((array) ($data['forget'] ?? []), is_string(...)) as $picture) {
+            $commands[] = new Press($id, Action::Forget, $picture);
+        }
+        foreach (array_filter((array) ($data['turn'] ?? []), is_int(...)) as $group => $position) {
             $commands[] = new TurnPage($id, (string) $group, $position);
+        }
+        foreach (array_filter((array) ($data['replace'] ?? []), is_string(...)) as $picture => $by) {
+            $commands[] = new Replace($id, (string) $picture, $by);
+        }
+        $next = $data['arm'] ?? null;
+        if (is_string($next)) {
+            $take = $data['take'] ?? null;
+            $commands[] = is_array($take)
+                ? new Press($id, Action::Take, $next, new Transition(TransitionKind::from((string) $take['kind']), Milliseconds::of((int) $take['duration_ms'])))
+                : new Press($id, Action::Arm, $next);
         }
 
         return $commands;

@@ -21,6 +21,9 @@ final readonly class Edits
         StepQuality::TYPE => StepQuality::class,
         'picture.make' => MakePicture::class,
         'picture.change' => ChangePicture::class,
+        'picture.fill' => FillPlace::class,
+        'picture.place' => PlacePicture::class,
+        'picture.bring' => BringPictures::class,
         'picture.remove' => RemovePicture::class,
     ];
 

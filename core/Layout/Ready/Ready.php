@@ -29,6 +29,7 @@ abstract readonly class Ready implements Layout
     /** @throws \Rhetorix\Core\Layout\BadLayout when a parameter is out of range */
     public static function fromFields(Fields $fields): static
     {
+        $fields->only(['layout', ...array_keys(static::parameters())]);
         $values = [];
         foreach (static::parameters() as $name => $parameter) {
             $values[$name] = $parameter->read($name, $fields);
@@ -43,6 +44,11 @@ abstract readonly class Ready implements Layout
 
     /** @return array<string, Parameter> */
     abstract public static function parameters(): array;
+
+    public function background(): ?string
+    {
+        return null;
+    }
 
     public function toArray(): array
     {

@@ -19,6 +19,27 @@ enum Action: string
     /** On program with a transition. */
     case Take = 'take';
 
+    /** The transition that runs goes back to where it came from. */
+    case Back = 'back';
+
+    /** The fader stands somewhere between its ends. */
+    case Fade = 'fade';
+
+    /** The hand leaves the fader. */
+    case LetGo = 'let-go';
+
+    /** What was next before the last arming is next again. */
+    case Unarm = 'unarm';
+
+    /** The inset over program: off, over, full. */
+    case Inset = 'inset';
+
+    /** Whom the inset shows. */
+    case InsetSource = 'inset.source';
+
+    /** Where the inset lies and how wide it is. */
+    case InsetPlace = 'inset.place';
+
     /** The holding picture replaces program, and the sound closes. */
     case Cover = 'cover';
 
@@ -30,6 +51,6 @@ enum Action: string
 
     public function namesPicture(): bool
     {
-        return ! in_array($this, [self::Cover, self::Uncover], true);
+        return in_array($this, [self::Arm, self::Cut, self::Direct, self::Take, self::Fade, self::Forget], true);
     }
 }

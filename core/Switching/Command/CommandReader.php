@@ -4,23 +4,26 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Switching\Command;
 
+use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Sound\Decibels;
 use Rhetorix\Core\Support\BadInput;
 use Rhetorix\Core\Support\Fields;
+use Rhetorix\Core\Switching\Inset\Inset;
+use Rhetorix\Core\Switching\Rules\Registers;
 use Rhetorix\Core\Switching\Transition\Transition;
 use Rhetorix\Core\Time\FrameRate;
 
 /** From the JSON of a live command to the command. */
 final readonly class CommandReader
 {
-    public function __construct(private FrameRate $rate)
+    public function __construct(private FrameRate $rate, private Size $canvas)
     {
     }
 
     /** @return list<string> */
     public static function types(): array
     {
-        return [...array_map(fn (Action $action): string => $action->value, Action::cases()), ChooseTransition::NAME, SetStrip::NAME, Handle::NAME, TurnPage::NAME];
+        return [...array_map(fn (Action $action): string => $action->value, Action::cases()), ChooseTransition::NAME, KeepFavourites::NAME, SetStrip::NAME, Handle::NAME, TurnPage::NAME];
     }
 
     /**
@@ -40,11 +43,13 @@ final readonly class CommandReader
                 $id,
                 $action,
                 $action->namesPicture() ? $fields->string('picture', 64) : null,
-                $action === Action::Take && $fields->has('transition')
+                in_array($action, [Action::Take, Action::Fade], true) && $fields->has('transition')
                     ? Transition::fromFields($fields->object('transition'), $this->rate)
                     : null,
+                $this->more($action, $fields),
             ),
             $type === ChooseTransition::NAME => new ChooseTransition($id, Transition::fromFields($fields->object('transition'), $this->rate)),
+            $type === KeepFavourites::NAME => KeepFavourites::fromFields($id, $fields, $this->rate),
             $type === SetStrip::NAME => new SetStrip(
                 $id,
                 $fields->string('source', 64),
@@ -54,6 +59,22 @@ final readonly class CommandReader
             $type === Handle::NAME => Handle::fromFields($id, $fields),
             $type === TurnPage::NAME => new TurnPage($id, $fields->string('group', 64), $fields->integer('position', 1, 100_000)),
             default => throw BadInput::notOneOf('type', self::types()),
+        };
+    }
+
+    /** @return array<string, string|int|bool|null> */
+    private function more(Action $action, Fields $fields): array
+    {
+        return match ($action) {
+            Action::Fade => ['position' => $fields->integer('position', 0, Registers::WHOLE), 'holder' => $fields->string('holder', 64)],
+            Action::LetGo => ['holder' => $fields->string('holder', 64)],
+            Action::Inset => [
+                'mode' => in_array($fields->string('mode', 10), ['off', 'over', 'full'], true) ? $fields->string('mode') : throw BadInput::notOneOf('mode', ['off', 'over', 'full']),
+                'source' => $fields->optionalString('source', 64),
+            ],
+            Action::InsetSource => ['source' => $fields->string('source', 64)],
+            Action::InsetPlace => [...Inset::place($fields, $this->canvas), 'dragged' => $fields->has('dragged') && $fields->boolean('dragged'), 'ended' => $fields->has('ended') && $fields->boolean('ended')],
+            default => [],
         };
     }
 }

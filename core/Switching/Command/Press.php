@@ -11,13 +11,15 @@ final readonly class Press implements Command
 {
     /**
      * @param  ?string  $picture  picture id, where the action names one
-     * @param  ?Transition  $transition  for a take; null: the one chosen on the desk
+     * @param  ?Transition  $transition  for a take or the fader; null: the one chosen on the desk
+     * @param  array<string, string|int|bool|null>  $more  what else the rules may speak of, by the names in Registers
      */
     public function __construct(
         private string $id,
         public Action $action,
         public ?string $picture = null,
         public ?Transition $transition = null,
+        public array $more = [],
     ) {
     }
 

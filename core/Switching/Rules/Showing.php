@@ -16,11 +16,13 @@ final readonly class Showing
      * @param  list<Condition>  $when
      * @param  list<string>  $pictures  names of desk values, outgoing first; "holding" is the holding card
      * @param  bool  $sound  whether the main mix is open
+     * @param  bool  $inset  whether the inset lies over them
      */
     private function __construct(
         public array $when,
         public array $pictures,
         public bool $sound,
+        public bool $inset,
     ) {
     }
 
@@ -28,9 +30,9 @@ final readonly class Showing
     public static function all(): array
     {
         return [
-            new self([Condition::is('covered', '#yes')], ['holding'], false),
-            new self([Condition::isNot('flight', '#none')], ['from', 'to'], true),
-            new self([], ['program'], true),
+            new self([Condition::is('covered', '#yes')], ['holding'], false, false),
+            new self([Condition::isNot('flight', '#none')], ['from', 'to'], true, true),
+            new self([], ['program'], true, true),
         ];
     }
 
@@ -45,13 +47,14 @@ final readonly class Showing
         throw new LogicException('The last way of showing has no condition, so this is never reached.');
     }
 
-    /** @return array{when: list<array{string, string, string}>, pictures: list<string>, sound: bool} */
+    /** @return array{when: list<array{string, string, string}>, pictures: list<string>, sound: bool, inset: bool} */
     public function toArray(): array
     {
         return [
             'when' => array_map(fn (Condition $condition): array => $condition->toArray(), $this->when),
             'pictures' => $this->pictures,
             'sound' => $this->sound,
+            'inset' => $this->inset,
         ];
     }
 }

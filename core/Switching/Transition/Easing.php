@@ -13,6 +13,17 @@ enum Easing: string
     case EaseOut = 'ease-out';
     case EaseInOut = 'ease-in-out';
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Linear => 'Even',
+            self::Ease => 'Quick start, soft end',
+            self::EaseIn => 'Soft start',
+            self::EaseOut => 'Soft end',
+            self::EaseInOut => 'Soft start and end',
+        };
+    }
+
     public function curve(): CubicBezier
     {
         return match ($this) {

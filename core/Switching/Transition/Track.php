@@ -22,8 +22,8 @@ final readonly class Track
     private const DECIMALS = 6;
 
     /**
-     * @param  'incoming'|'outgoing'  $target
-     * @param  'opacity'|'gain'  $property
+     * @param  'incoming'|'outgoing'|'windows'|'colour'  $target
+     * @param  'opacity'|'gain'|'way'|'edge'|'x'|'y'  $property
      * @param  non-empty-list<array{float, float}>  $keyframes  progress 0..1 and value, in order of progress
      */
     private function __construct(
@@ -34,8 +34,8 @@ final readonly class Track
     }
 
     /**
-     * @param  'incoming'|'outgoing'  $target
-     * @param  'opacity'|'gain'  $property
+     * @param  'incoming'|'outgoing'|'windows'|'colour'  $target
+     * @param  'opacity'|'gain'|'way'|'edge'|'x'|'y'  $property
      * @param  Closure(float): float  $value  of progress
      */
     public static function along(string $target, string $property, Closure $value): self
@@ -47,6 +47,17 @@ final readonly class Track
             ],
             range(0, self::PIECES),
         ));
+    }
+
+    /**
+     * From one value to another within a part of the way; at once where both ends are the same.
+     *
+     * @param  'incoming'|'outgoing'  $target
+     * @param  'opacity'|'gain'  $property
+     */
+    public static function change(string $target, string $property, float $from, float $to, float $begins, float $ends): self
+    {
+        return new self($target, $property, [[0.0, $from], [round($begins, self::DECIMALS), $from], [round($ends, self::DECIMALS), $to], [1.0, $to]]);
     }
 
     /** The value at a progress between 0 and 1; outside it stays at the ends. */

@@ -60,7 +60,7 @@ export class ClipFeed extends Feed {
   override beat(now: number): void {
     const { clip } = this;
     if (!clip || this.player.readyState < 1) return;
-    const playback = this.store.handlings.of(this.source).playback;
+    const playback = this.store.clipOver(this.source, now) ?? this.store.handlings.of(this.source).playback;
     const wanted = positionAt(playback, clip, now);
     const said = JSON.stringify(playback);
     const isNew = said !== this.heard;
@@ -86,6 +86,11 @@ export class ClipFeed extends Feed {
     this.stream?.stop();
     this.player.removeAttribute('src');
     this.player.load();
+  }
+
+  /** Its frame with what lets through, as no stream would keep it. */
+  get over(): HTMLVideoElement | null {
+    return this.player.readyState >= 2 && this.player.videoWidth > 0 ? this.player : null;
   }
 
   override get size(): null {

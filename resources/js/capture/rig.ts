@@ -118,6 +118,11 @@ export class Rig extends EventTarget implements Images {
     return this.looks.of(name, look, raw, this.frozen.has(source) ? 'frozen' : (this.feeds.get(source)?.frames ?? 0), this.now);
   }
 
+  over(source: string): CanvasImageSource | null {
+    const feed = this.feeds.get(source);
+    return feed instanceof ClipFeed ? feed.over : null;
+  }
+
   small = (source: string): Image | null => {
     const image = this.full(source);
     if (!image || image.width <= SMALL_WIDTH || image.ground !== undefined) return image;

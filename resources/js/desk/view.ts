@@ -1,11 +1,20 @@
 /** Keeps the desk page true to the store: tally, labels, the progress of a transition, the strips. */
+import { say } from '../pages/say';
+import { positionAt } from '../capture/clip';
+import { clock } from '../pages/handling';
 import type { ShowSession } from '../session';
 import type { PlanBook, Tally, TallyState } from '../plan/types';
-import { cut, take, toggleCover } from './actions';
+import { controls } from '../control/controls';
+import { perform, takeFavourite } from './actions';
+import { bindInsetDrag } from './inset-drag';
+import { bindFader, faderAt, heldByAnother } from './fader';
 
 const WORDS: Record<TallyState, string> = { program: 'On air', preview: 'Next', off: '' };
 
 const LEVEL_EVERY_MS = 120;
+
+/** Passes from one look at the clips to the next. */
+const LEFT_EVERY = 8;
 
 let bound: { root: HTMLElement; show: () => void; stop: () => void } | null = null;
 
@@ -18,10 +27,18 @@ export function bindDesk(session: ShowSession, document: Document): void {
   if (!root) return;
 
   const show = (): void => showDesk(session, root);
-  const progress = (now: number): void => showProgress(session, root, now);
+  let passes = 0;
+  const progress = (now: number): void => {
+    showProgress(session, root, now);
+    if (passes++ % LEFT_EVERY === 0) showLeft(session, root, now);
+  };
   for (const event of ['change', 'signals']) session.store.addEventListener(event, show);
   session.addEventListener('host', show);
   session.afterPass.add(progress);
+  const rail = root.querySelector<HTMLElement>('[data-rail]');
+  if (rail) bindFader(session, rail);
+  bindInsetDrag(session, root);
+  session.presence.addEventListener('change', show);
   root.addEventListener('click', (event) => press(session, event));
   root.addEventListener('input', (event) => adjust(session, event));
   bound = {
@@ -30,6 +47,7 @@ export function bindDesk(session: ShowSession, document: Document): void {
     stop: () => {
       for (const event of ['change', 'signals']) session.store.removeEventListener(event, show);
       session.removeEventListener('host', show);
+      session.presence.removeEventListener('change', show);
       session.afterPass.delete(progress);
     },
   };
@@ -40,21 +58,29 @@ function press(session: ShowSession, event: MouseEvent): void {
   const button = event.target instanceof Element ? event.target.closest<HTMLElement>('[data-press]') : null;
   if (!button || !session.mayOperate) return;
   const { press, pictureId, sourceId } = button.dataset;
-  if (press === 'cut') cut(session);
-  else if (press === 'take') take(session);
-  else if (press === 'cover') toggleCover(session);
+  if (press === 'favourite') takeFavourite(session, Number(button.dataset.place));
+  else if (press === 'try') session.painter.tryOut(session.store.chosen.kind, session.store.chosen.duration_ms);
   else if (press === 'picture' && pictureId !== undefined) session.link.press(event.shiftKey ? 'direct' : 'arm', { picture: pictureId });
   else if (press === 'mute' && sourceId !== undefined) {
     session.link.press('sound', { source: sourceId, muted: !(session.store.strips[sourceId]?.muted ?? false) });
   } else if (press === 'program-window') window.open(`/shows/${session.show}/program`, `program-${session.show}`, 'popup,width=1280,height=720');
+  else if (press !== undefined) perform(session, press);
 }
 
 function adjust(session: ShowSession, event: Event): void {
   const input = event.target;
+  if (input instanceof HTMLSelectElement && session.mayOperate) {
+    if (input.dataset.adjust === 'kind') choose(session, { shape: input.value });
+    if (input.dataset.adjust === 'easing') choose(session, { easing: input.value });
+    if (input.dataset.adjust === 'clip') choose(session, { clip: input.value });
+  }
   if (!(input instanceof HTMLInputElement) || !session.mayOperate) return;
+  if (input.dataset.adjust === 'colour') return choose(session, { colour: input.value });
   const value = input.valueAsNumber;
   if (Number.isNaN(value)) return;
   if (input.dataset.adjust === 'level' && input.dataset.sourceId !== undefined) setLevel(session, input.dataset.sourceId, value);
+  if (input.dataset.adjust === 'soft') choose(session, { soft: value });
+  if (input.dataset.adjust === 'mark') choose(session, { mark: value });
   if (input.dataset.adjust === 'seconds' && input.checkValidity()) choose(session, { duration_ms: Math.round(value * 1000) });
   if (input.dataset.adjust === 'frames' && input.checkValidity()) choose(session, { frames: value });
 }
@@ -75,8 +101,39 @@ function setLevel(session: ShowSession, source: string, level: number): void {
   levels.set(source, { value: level });
 }
 
-function choose(session: ShowSession, duration: { duration_ms: number } | { frames: number }): void {
-  void session.link.edit('choose', { transition: { kind: session.store.chosen.kind, ...duration } }).catch(() => undefined);
+type Wish = { duration_ms: number } | { frames: number } | { shape: string } | { easing: string } | { soft: number } | { colour: string } | { clip: string } | { mark: number };
+
+/** Clips that can lie over a change. */
+function clipsOf(session: ShowSession): string[] {
+  const { sources } = session.store.book;
+  return Object.keys(sources).filter((id) => sources[id]?.clip?.sound_only === false);
+}
+
+let choosing: ReturnType<typeof setTimeout> | undefined;
+let wishes: Record<string, string | number> = {};
+
+/** A slider moves faster than it is worth telling: what was wished for last counts. */
+function choose(session: ShowSession, wish: Wish): void {
+  wishes = { ...wishes, ...wish };
+  clearTimeout(choosing);
+  choosing = setTimeout(() => {
+    const { shape, duration_ms, easing, soft, colour, clip: before, mark } = session.store.chosen;
+    const { shape: kind = shape, ...more } = wishes;
+    wishes = {};
+    if (kind === 'clip') {
+      const clip = String(more.clip ?? before ?? clipsOf(session)[0] ?? '');
+      const length = session.store.book.sources[clip]?.clip?.length_ms;
+      if (length === undefined) {
+        say('There is no clip in this show yet. Bring one on the rig first.');
+        showDesk(session, document.querySelector<HTMLElement>('[data-desk]') ?? document.body);
+        return;
+      }
+      // It lasts as long as the clip does.
+      void session.link.edit('choose', { transition: { kind, duration_ms: Math.max(40, Math.min(10_000, length)), clip, mark: more.mark ?? mark } }).catch(() => undefined);
+      return;
+    }
+    void session.link.edit('choose', { transition: { kind, ...('frames' in more ? {} : { duration_ms }), easing, soft, colour, ...more } }).catch(() => undefined);
+  }, LEVEL_EVERY_MS);
 }
 
 function showDesk(session: ShowSession, root: HTMLElement): void {
@@ -86,7 +143,7 @@ function showDesk(session: ShowSession, root: HTMLElement): void {
   const { book, chosen } = session.store;
   showCards(root, tally);
   setText(root, '[data-testid=revision]', String(session.store.revision));
-  setText(root, '[data-take-label]', chosen.label);
+  setText(root, '[data-take-label]', session.store.takes.label);
   setText(root, '[data-program-name]', namesOf(session.store.onAir(now).pictures, book));
   setText(root, '[data-preview-name]', typeof registers.preview === 'string' ? namesOf([registers.preview], book) : 'nothing yet: press a picture');
   const covered = registers.covered === true;
@@ -95,6 +152,13 @@ function showDesk(session: ShowSession, root: HTMLElement): void {
   root.querySelector('[data-testid=cover]')?.setAttribute('aria-pressed', String(covered));
   setText(root, '[data-beneath]', covered ? `Beneath: ${namesOf([String(registers.program)], book)}` : '');
   showDuration(root, chosen.duration_ms, book.canvas.rate);
+  for (const [name, value] of Object.entries({ kind: chosen.shape, easing: chosen.easing, soft: String(chosen.soft), colour: chosen.colour, clip: chosen.clip ?? '', mark: String(chosen.mark) })) {
+    const field = root.querySelector<HTMLSelectElement | HTMLInputElement>(`[data-adjust=${name}]`);
+    if (field && field !== document.activeElement) field.value = value;
+  }
+  showFavourites(session, root);
+  showMay(session, root);
+  for (const cap of root.querySelectorAll<HTMLElement>('[data-cap]')) setText(cap.parentElement ?? root, `[data-cap=${cap.dataset.cap ?? ''}]`, controls.capOf(cap.dataset.cap ?? ''));
   showStrips(session, root);
   showSignals(session, root);
 }
@@ -111,6 +175,17 @@ function showSignals(session: ShowSession, root: HTMLElement): void {
       return note === '' ? [] : [`${book.sources[source]?.name ?? ''}: ${note}`];
     });
     setText(card, '[data-signal-note]', notes.join(', '));
+  }
+}
+
+/** What is left of the clips that run, on every card that shows one. */
+function showLeft(session: ShowSession, root: HTMLElement, now: number): void {
+  const { book, handlings } = session.store;
+  for (const card of root.querySelectorAll<HTMLElement>('[data-testid=picture-card]')) {
+    const clip = (book.pictures[card.dataset.pictureId ?? '']?.visible ?? []).find((source) => book.sources[source]?.clip && handlings.of(source).playback?.playing);
+    const plan = clip === undefined ? null : book.sources[clip]?.clip;
+    const left = clip === undefined || !plan ? null : plan.length_ms - positionAt(handlings.of(clip).playback, plan, now);
+    setText(card, '[data-left]', left === null || left <= 0 ? '' : clock(left));
   }
 }
 
@@ -145,11 +220,47 @@ function showDuration(root: HTMLElement, ms: number, rate: number): void {
   }
 }
 
+/** A row of transitions, each labelled by its result. */
+function showFavourites(session: ShowSession, root: HTMLElement): void {
+  const place = root.querySelector<HTMLElement>('[data-favourites]');
+  const labels = session.store.favourites.map(({ label }) => label);
+  if (!place || place.dataset.shows === labels.join('|')) return;
+  place.dataset.shows = labels.join('|');
+  place.replaceChildren(
+    ...labels.map((label, i) => {
+      const button = document.createElement('button');
+      Object.assign(button, { type: 'button', className: 'favourite', textContent: label.replace(/ s$/, '\u00a0s'), title: `Takes what is next: ${label}` });
+      Object.assign(button.dataset, { press: 'favourite', place: String(i + 1), testid: 'favourite' });
+      return button;
+    }),
+  );
+}
+
+/** While somebody else has the desk alone, its buttons say so. */
+function showMay(session: ShowSession, root: HTMLElement): void {
+  const { mayOperate } = session;
+  if (root.dataset.may === String(mayOperate)) return;
+  root.dataset.may = String(mayOperate);
+  for (const button of root.querySelectorAll<HTMLButtonElement>('[data-press], [data-testid=inset] button')) if (button.dataset.press !== 'program-window') button.disabled = !mayOperate;
+}
+
 function showProgress(session: ShowSession, root: HTMLElement, now: number): void {
   const rail = root.querySelector<HTMLElement>('[data-rail]');
+  if (!rail) return;
   const progress = session.store.progress(now);
-  rail?.style.setProperty('--progress', (progress ?? 0).toFixed(3));
-  if (rail) rail.dataset.moving = progress === null ? 'no' : 'yes';
+  const { way, heading } = session.store.registers(now);
+  const other = heldByAnother(session);
+  rail.style.setProperty('--at', faderAt(session, now).toFixed(3));
+  rail.dataset.way = String(way);
+  rail.dataset.moving = progress === null ? 'no' : 'yes';
+  rail.dataset.holder = other === null ? 'none' : 'other';
+  setText(rail, '[data-fader-holder]', other === null ? '' : session.presence.nameOf(other));
+  const percent = String(Math.round(100 * (progress ?? 0)));
+  const words = progress === null ? `At its end, goes ${String(way)}` : `${percent} % ${heading === 'hand' ? 'by hand' : heading === 'back' ? 'going back' : 'going on'}`;
+  if (rail.getAttribute('aria-valuetext') !== words) rail.setAttribute('aria-valuetext', words);
+  if (rail.getAttribute('aria-valuenow') !== percent) {
+    rail.setAttribute('aria-valuenow', percent);
+  }
 }
 
 function namesOf(pictures: string[], book: PlanBook): string {

@@ -3,6 +3,7 @@ import type { DeskStore } from '../desk/store';
 import type { Offer } from '../capture/phone';
 import type { PlanBook, Quality, SignalFinding, Update } from '../plan/types';
 import { getJson } from './http';
+import type { Here } from './presence';
 
 export interface HostMessage {
   tab: string | null;
@@ -12,6 +13,7 @@ export interface HostMessage {
 type Message =
   | ({ type: 'update' } & Update)
   | ({ type: 'host' } & HostMessage)
+  | ({ type: 'people' } & Here)
   | { type: 'signals'; signals: Record<string, SignalFinding>; quality?: Quality }
   | ({ type: 'offer' } & Offer)
   | { type: 'withdrawn'; source: string };

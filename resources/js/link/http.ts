@@ -17,7 +17,13 @@ function token(): string {
   return document.querySelector<HTMLMetaElement>('meta[name=csrf-token]')?.content ?? '';
 }
 
-async function ask(url: string, init: RequestInit): Promise<Response> {
+async function freshToken(): Promise<void> {
+  const answer = await fetch('/token', { headers: { Accept: 'application/json' } }).catch(() => null);
+  const fresh = answer?.ok ? ((await answer.json()) as { token: string }).token : null;
+  if (fresh !== null) document.querySelector('meta[name=csrf-token]')?.setAttribute('content', fresh);
+}
+
+async function ask(url: string, init: RequestInit, again = false): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(url, {
@@ -28,7 +34,13 @@ async function ask(url: string, init: RequestInit): Promise<Response> {
   } catch {
     throw new Unreachable('The server does not answer.');
   }
-  if (response.status >= 500 || response.status === 429) throw new Unreachable(`The server answered ${response.status}.`);
+  if (response.status === 419 && !again) {
+    // The page is older than its token, as after a night or when it came out of the browser's store.
+    await freshToken();
+    return ask(url, init, true);
+  }
+  // Signed out meanwhile, or the token again: nothing is lost, it waits.
+  if (response.status >= 500 || response.status === 429 || response.status === 419 || response.status === 401) throw new Unreachable(`The server answered ${response.status}.`);
   if (!response.ok) {
     const body = (await response.json().catch(() => ({}))) as { message?: string };
     throw new Refused(response.status, body.message ?? 'The server refused this.');
@@ -36,9 +48,18 @@ async function ask(url: string, init: RequestInit): Promise<Response> {
   return response;
 }
 
-export async function postJson<T>(url: string, body: unknown): Promise<T> {
-  const response = await ask(url, { method: 'POST', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } });
+export function postJson<T>(url: string, body: unknown): Promise<T> {
+  return sendJson<T>('POST', url, body);
+}
+
+export async function sendJson<T>(method: 'POST' | 'PUT', url: string, body: unknown): Promise<T> {
+  const response = await ask(url, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } });
   return (await response.json()) as T;
+}
+
+/** A last word while the page is left; nobody hears the answer. */
+export function sayGoodbye(url: string, body: unknown): void {
+  void fetch(url, { method: 'POST', keepalive: true, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': token() } }).catch(() => undefined);
 }
 
 export async function postForm(url: string, form: FormData): Promise<Response> {

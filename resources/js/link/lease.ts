@@ -1,6 +1,6 @@
 /** Asks to be the picture host of the show, and says again and again that it still is. */
 import type { HostMessage, ShowChannel } from './channel';
-import { postJson } from './http';
+import { Unreachable, postJson, sayGoodbye } from './http';
 
 export interface Lease {
   host: boolean;
@@ -10,13 +10,16 @@ export interface Lease {
 
 const BEAT_MS = 2000;
 
+/** In the session storage: this tab holds the devices of this show. */
+const HOST = 'rhetorix.host';
+
 export class HostLease extends EventTarget {
   lease: Lease = { host: false, holder: null, stills_wanted: false };
-  private readonly tab = crypto.randomUUID();
 
   constructor(
     private readonly show: string,
     channel: ShowChannel,
+    private readonly tab: string,
   ) {
     super();
     channel.addEventListener('host', (event) => {
@@ -24,9 +27,9 @@ export class HostLease extends EventTarget {
       if (tab !== null && tab !== this.tab) this.become({ ...this.lease, host: false, holder });
       else void this.ask('keep');
     });
-    // Gone at once rather than after the lease has run out.
+    // Gone soon rather than after the lease has run out; loaded again, it is kept.
     addEventListener('pagehide', () => {
-      if (this.lease.host) void fetch(`/shows/${show}/host`, this.farewell());
+      if (this.lease.host) sayGoodbye(`/shows/${show}/host`, { tab, wish: 'release' });
     });
   }
 
@@ -48,27 +51,19 @@ export class HostLease extends EventTarget {
   }
 
   private async ask(wish: 'keep' | 'take'): Promise<void> {
-    const lease = await postJson<Lease>(`/shows/${this.show}/host`, { tab: this.tab, wish }).catch(() => null);
-    // While the server is away, the host goes on being the host.
-    if (lease) this.become(lease);
+    try {
+      this.become(await postJson<Lease>(`/shows/${this.show}/host`, { tab: this.tab, wish }));
+    } catch (failure) {
+      // While the server is away, the host goes on being the host, also after a reload.
+      if (failure instanceof Unreachable && !this.lease.host && sessionStorage.getItem(HOST) === this.show) this.become({ host: true, holder: this.lease.holder, stills_wanted: false });
+    }
   }
 
   private become(lease: Lease): void {
     const changed = lease.host !== this.lease.host || lease.holder !== this.lease.holder;
     this.lease = lease;
+    if (lease.host) sessionStorage.setItem(HOST, this.show);
+    else sessionStorage.removeItem(HOST);
     if (changed) this.dispatchEvent(new Event('change'));
-  }
-
-  private farewell(): RequestInit {
-    return {
-      method: 'POST',
-      keepalive: true,
-      body: JSON.stringify({ tab: this.tab, wish: 'release' }),
-      headers: {
-        'Content-Type': 'application/json',
-        Accept: 'application/json',
-        'X-CSRF-TOKEN': document.querySelector<HTMLMetaElement>('meta[name=csrf-token]')?.content ?? '',
-      },
-    };
   }
 }

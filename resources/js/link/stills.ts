@@ -93,6 +93,11 @@ export class StillsViewer implements Images {
 
   small = this.full;
 
+  /** A panel has no clips to play. */
+  over(): null {
+    return null;
+  }
+
   private async loop(): Promise<void> {
     if (!document.hidden) await this.fetch().catch(() => undefined);
     if (!this.stopped) this.timer = setTimeout(() => void this.loop(), EVERY_MS);

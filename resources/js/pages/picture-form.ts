@@ -2,6 +2,7 @@
 import { paintPlan } from '../painter/frame';
 import { Refused, postJson } from '../link/http';
 import type { FramePlan } from '../plan/types';
+import { Steps, type Composed } from './compose/document';
 import type { ShowSession } from '../session';
 
 /** A layout that the core offers, with what can be chosen about it. */
@@ -32,6 +33,8 @@ export function pictureForm(session: ShowSession, offered: Record<string, Offere
     inset: '',
     corner: 'bottom-right',
     size: '28',
+    margin: '4',
+    shape: 'rectangle',
     name: '',
     wrong: '',
     asked: 0,
@@ -49,7 +52,8 @@ export function pictureForm(session: ShowSession, offered: Record<string, Offere
       this.fills = { ...fills };
       if (this.layout === 'inset') {
         [this.large, this.inset] = [fills.large ?? '', fills.inset ?? ''];
-        [this.corner, this.size] = [String(values.corner), String(Math.round(Number(values.size) * 100))];
+        const percent = (share: unknown): string => String(Math.round(Number(share) * 100));
+        [this.corner, this.size, this.margin, this.shape] = [String(values.corner), percent(values.size), percent(values.margin ?? 0.04), String(values.shape ?? 'rectangle')];
       } else this.values = values;
       void this.look();
       (this as unknown as { $root: HTMLElement }).$root.scrollIntoView({ block: 'start' });
@@ -93,13 +97,13 @@ export function pictureForm(session: ShowSession, offered: Record<string, Offere
       if (this.layout !== 'inset') {
         return {
           layout: { layout: this.layout, ...this.values },
-          fills: Object.fromEntries(this.slots.map((slot) => [slot, this.fills[slot] ?? ''])),
+          fills: filled(Object.fromEntries(this.slots.map((slot) => [slot, this.fills[slot] ?? '']))),
           ...(this.name.trim() === '' ? {} : { name: this.name.trim() }),
         };
       }
       return {
-        layout: { layout: 'inset', corner: this.corner, size: Number(this.size) / 100 },
-        fills: { large: this.large, inset: this.inset },
+        layout: { layout: 'inset', corner: this.corner, size: Number(this.size) / 100, margin: Number(this.margin) / 100, shape: this.shape },
+        fills: filled({ large: this.large, inset: this.inset }),
         ...(this.name.trim() === '' ? {} : { name: this.name.trim() }),
       };
     },
@@ -107,13 +111,25 @@ export function pictureForm(session: ShowSession, offered: Record<string, Offere
     async look(): Promise<void> {
       const asked = ++this.asked;
       try {
-        const { plan } = await postJson<{ plan: FramePlan }>(`/shows/${session.show}/plan`, this.wish());
+        const { plan } = await postJson<{ plan: FramePlan }>(`/shows/${session.show}/compose`, this.wish());
         if (asked !== this.asked) return;
         this.wrong = '';
         const canvas = (this as unknown as { $refs: { draft: HTMLCanvasElement } }).$refs.draft;
         session.painter.attach(canvas, { kind: 'own', paint: (context, { width, height }, full) => paintPlan(context, plan, width, height, full) });
       } catch (failure) {
         this.wrong = failure instanceof Error ? failure.message : '';
+      }
+    },
+    /** The same picture on the page where windows are moved by hand. */
+    async byHand(): Promise<void> {
+      try {
+        const { layout } = await postJson<Composed>(`/shows/${session.show}/compose`, { ...this.wish(), do: {} });
+        const steps = new Steps(`rhetorix.compose.${session.show}.new`);
+        steps.forget();
+        steps.add({ picture: '', name: this.name, group: 'together', layout, fills: this.wish().fills });
+        document.querySelector<HTMLElement>('[data-part=compose]')?.click();
+      } catch (failure) {
+        this.wrong = failure instanceof Refused ? failure.message : 'The server does not answer. Try again shortly.';
       }
     },
     async make(): Promise<void> {
@@ -130,4 +146,9 @@ export function pictureForm(session: ShowSession, offered: Record<string, Offere
       if (canvas) session.painter.release(canvas);
     },
   };
+}
+
+/** A place without a source stays empty, and says what it is for. */
+function filled(fills: Record<string, string>): Record<string, string> {
+  return Object.fromEntries(Object.entries(fills).filter(([, source]) => source !== ''));
 }

@@ -3,17 +3,54 @@ import { MeterBar } from '../sound/meter';
 import type { ShowSession } from '../session';
 import { announce, say } from './say';
 
+function showHere(session: ShowSession): void {
+  const chip = document.getElementById('here');
+  if (!chip) return;
+  const { people } = session.presence.here;
+  const others = people.filter(({ tab }) => tab !== session.lease.id);
+  const alone = session.presence.othersAlone;
+  chip.textContent = alone ? `${alone.name} has the desk alone` : others.length === 0 ? 'Only you here' : `${others.length + 1} here`;
+  chip.title = people.map(({ name, device }) => `${name} (${device})`).join(', ');
+  chip.dataset.state = alone ? 'alone' : 'open';
+}
+
+/** A change by somebody else says who did it. */
+function showWho(session: ShowSession): void {
+  const { command } = session.store.last;
+  const place = document.getElementById('who');
+  if (!place || !command || command.id === lastShown) return;
+  lastShown = command.id;
+  const words = SAID[command.type];
+  if (words === undefined) return;
+  const mine = session.link.sent.has(command.id);
+  place.textContent = mine || command.by === null ? '' : `${command.by}: ${words}`;
+}
+
+/** What somebody else did, in a word. */
+const SAID: Record<string, string> = {
+  arm: 'next', unarm: 'next', cut: 'cut', direct: 'straight to program', take: 'take', fade: 'fader', back: 'back',
+  cover: 'cover', uncover: 'uncover', inset: 'inset', 'inset.place': 'inset', 'inset.source': 'inset',
+};
+
+let lastShown = '';
+
 export function followShell(session: ShowSession): void {
+  session.presence.addEventListener('change', () => showHere(session));
+  session.store.addEventListener('change', () => showWho(session));
+  showHere(session);
   session.link.addEventListener('refused', (event) => say((event as CustomEvent<string>).detail));
   const away = { server: false, channel: false };
   const showAway = (): void => {
     const notice = document.getElementById('away');
-    if (notice) notice.hidden = !(away.server || away.channel);
+    if (!notice) return;
+    notice.hidden = !(away.server || away.channel);
+    notice.querySelector('[data-unsent]')?.replaceChildren(String(session.link.unsent));
   };
   session.link.addEventListener('away', (event) => {
     away.server = (event as CustomEvent<boolean>).detail;
     showAway();
   });
+  session.store.addEventListener('change', showAway);
   session.channel.addEventListener('away', (event) => {
     away.channel = (event as CustomEvent<boolean>).detail;
     showAway();

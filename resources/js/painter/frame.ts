@@ -1,5 +1,6 @@
 /** Paints a frame plan of the core on a canvas. */
 import type { Card, FramePlan, Layer, Patch, Rect, SourceEntry } from '../plan/types';
+import { cutTo, drawBorder, drawShadow } from './outline';
 
 export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
@@ -52,6 +53,20 @@ export function paintPatches(context: Context, patches: Patch[]): void {
 }
 
 export function paintLayer(context: Context, layer: Layer, imageOf: ImageOf): void {
+  const { frame } = layer;
+  if (!frame) {
+    paintInside(context, layer, imageOf);
+    return;
+  }
+  drawShadow(context, frame);
+  context.save();
+  cutTo(context, frame.outline);
+  paintInside(context, layer, imageOf);
+  context.restore();
+  drawBorder(context, frame);
+}
+
+function paintInside(context: Context, layer: Layer, imageOf: ImageOf): void {
   const { dest, crop } = layer;
   if (layer.card) {
     context.save();
@@ -93,14 +108,14 @@ function paintUpright(context: Context, { image, width, height }: Image, ground:
 function fillsCanvas(plan: FramePlan): boolean {
   const first = plan.layers[0];
   return (
-    first !== undefined && first.opacity >= 1 && !first.lets_through && first.dest.x <= 0 && first.dest.y <= 0 && first.dest.width >= plan.canvas.width && first.dest.height >= plan.canvas.height
+    first !== undefined && !first.frame && first.opacity >= 1 && !first.lets_through && first.dest.x <= 0 && first.dest.y <= 0 && first.dest.width >= plan.canvas.width && first.dest.height >= plan.canvas.height
   );
 }
 
-/** Paints the plan into the whole of a canvas of any size, flat, with this opacity over what is there. */
-export function paintPlan(context: Context, plan: FramePlan, width: number, height: number, imageOf: ImageOf): void {
+/** Paints the plan into the whole of a canvas of any size, or so many of its pixels aside. */
+export function paintPlan(context: Context, plan: FramePlan, width: number, height: number, imageOf: ImageOf, x = 0, y = 0): void {
   context.save();
-  context.setTransform(width / plan.canvas.width, 0, 0, height / plan.canvas.height, 0, 0);
+  context.setTransform(width / plan.canvas.width, 0, 0, height / plan.canvas.height, x, y);
   if (!fillsCanvas(plan)) {
     context.fillStyle = plan.background;
     context.fillRect(0, 0, plan.canvas.width, plan.canvas.height);

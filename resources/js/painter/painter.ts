@@ -2,10 +2,11 @@
  * One pass per frame for program, preview and the miniatures. Program is
  * painted first, so that whatever else is slow, the audience is served.
  */
-import { blendAt } from '../plan/tracks';
-import type { FramePlan, Rect } from '../plan/types';
+import type { FramePlan, Rect, TransitionPlan } from '../plan/types';
 import type { DeskStore } from '../desk/store';
 import { paintLayer, paintPlan, type Context, type ImageOf } from './frame';
+import { paintInset } from './inset';
+import { Flat, paintTransition } from './transition';
 
 /** Where sources get their images from. */
 export interface Images {
@@ -14,6 +15,8 @@ export interface Images {
   full: ImageOf;
   /** The same image, smaller, for miniatures. */
   small: ImageOf;
+  /** A clip that lies over a change, with its transparency; null where there is none. */
+  over(source: string): CanvasImageSource | null;
 }
 
 export type Show =
@@ -47,9 +50,10 @@ export class Painter {
   /** milliseconds of script that painting took so far, for bin/bench */
   spent = 0;
   private readonly context: CanvasRenderingContext2D;
-  private readonly incoming: OffscreenCanvas;
-  private readonly incomingContext: OffscreenCanvasRenderingContext2D;
+  private readonly flat: Flat;
+  private trial: { pictures: [string, string]; kind: string; began: number; duration: number; flat: Flat } | null = null;
   private readonly views = new Map<HTMLCanvasElement, View>();
+  private previewFlat: Flat | null = null;
   private nextMiniature = 0;
   private dueMiniatures = 0;
 
@@ -61,10 +65,7 @@ export class Painter {
     this.program.width = width;
     this.program.height = height;
     this.context = contextOf(this.program);
-    this.incoming = new OffscreenCanvas(width, height);
-    const incoming = this.incoming.getContext('2d', { alpha: false });
-    if (!incoming) throw new Error('This browser cannot paint off the screen.');
-    this.incomingContext = incoming;
+    this.flat = new Flat(width, height);
   }
 
   /** Paints something on a canvas of the page, until release(). */
@@ -107,18 +108,57 @@ export class Painter {
     const { width, height } = this.program;
     const [outgoing, incoming] = this.store.onAir(now).pictures.map((picture) => this.planOf(picture));
     if (!outgoing) return;
-    const registers = this.store.registers(now);
-    const transition = incoming && this.store.book.transitions[String(registers.kind)];
-    paintPlan(this.context, outgoing, width, height, this.images.full);
-    if (!incoming || !transition) return;
+    const transition = incoming && this.store.transition(String(this.store.registers(now).kind));
+    if (incoming && transition) {
+      paintTransition(this.context, this.flat, [outgoing, incoming], transition, this.store.progress(now) ?? 1, this.images.full);
+      this.paintOver(this.context, transition, width, height);
+    }
+    else paintPlan(this.context, outgoing, width, height, this.images.full);
+    this.paintInset(this.context, now, this.flat, this.images.full);
+  }
 
-    const blend = blendAt(transition, this.store.progress(now) ?? 1);
-    if (blend.incoming.opacity <= 0) return;
-    // Flat first: two half-transparent windows over each other are not one half-transparent picture.
-    paintPlan(this.incomingContext, incoming, width, height, this.images.full);
-    this.context.globalAlpha = blend.incoming.opacity;
-    this.context.drawImage(this.incoming, 0, 0);
-    this.context.globalAlpha = 1;
+  private paintOver(context: Context, { clip }: TransitionPlan, width: number, height: number): void {
+    const image = clip === null ? null : this.images.over(clip);
+    if (image) context.drawImage(image, 0, 0, width, height);
+  }
+
+  private paintInset(context: Context, now: number, flat: Flat, imageOf: ImageOf): void {
+    const look = this.store.inset(now);
+    const shown = look && this.store.book.inset.shows[look.source];
+    if (look && shown) paintInset(context, flat, look, shown.plan, this.store.book.inset, imageOf);
+  }
+
+  /** Shows a transition in preview, from program to what is next, once; nothing of it reaches program. */
+  tryOut(kind: string, duration: number): void {
+    const now = performance.now();
+    const from = this.store.onAir(now).pictures.at(-1);
+    const { preview } = this.store.registers(now);
+    const canvas = [...this.views.values()].find(({ show }) => show.kind === 'preview')?.canvas;
+    if (from === undefined || typeof preview !== 'string' || !canvas) return;
+    const clip = this.store.transition(kind)?.clip ?? null;
+    this.store.triedClip = clip === null ? null : { source: clip, since: now };
+    this.trial = { pictures: [from, preview], kind, began: now, duration, flat: new Flat(canvas.width, canvas.height) };
+  }
+
+  /** Whether preview shows a trial now, and has been painted. */
+  private paintTrial(context: Context, now: number, imageOf: ImageOf): boolean {
+    const { trial } = this;
+    const [from, to] = trial?.pictures.map((picture) => this.planOf(picture)) ?? [];
+    const transition = this.store.transition(trial?.kind ?? '');
+    if (!trial || !from || !to || !transition || now - trial.began > trial.duration) {
+      this.trial = null;
+      this.store.triedClip = null;
+      return false;
+    }
+    paintTransition(context, trial.flat, [from, to], transition, (now - trial.began) / trial.duration, imageOf);
+    this.paintOver(context, transition, trial.flat.canvas.width, trial.flat.canvas.height);
+    return true;
+  }
+
+  /** Any moment of any transition, on a canvas of its own; for checks. */
+  paintMoment(context: Context, pictures: [FramePlan, FramePlan], transition: TransitionPlan, progress: number): void {
+    const { width, height } = this.program;
+    paintTransition(context, new Flat(width, height), pictures, transition, progress, this.images.full);
   }
 
   private paintView(view: View, now: number, imageOf: ImageOf): void {
@@ -128,6 +168,7 @@ export class Painter {
       show.paint(context, canvas, imageOf);
       return;
     }
+    if (show.kind === 'preview' && this.trial && this.paintTrial(context, now, imageOf)) return;
     const plan = this.planOf(show.kind === 'picture' ? show.id : String(this.store.registers(now).preview ?? ''));
     const nothingNext = show.kind === 'preview' && this.store.registers(now).preview === null;
     if (nothingNext || !plan) {
@@ -136,6 +177,13 @@ export class Painter {
       return;
     }
     paintPlan(context, plan, canvas.width, canvas.height, imageOf);
+    // Next, as it will be: what lies over program will lie over it.
+    if (show.kind === 'preview') this.paintInset(context, now, this.flatOf(canvas), imageOf);
+  }
+
+  private flatOf({ width, height }: HTMLCanvasElement): Flat {
+    if (this.previewFlat?.canvas.width !== width || this.previewFlat.canvas.height !== height) this.previewFlat = new Flat(width, height);
+    return this.previewFlat;
   }
 
   /** A source by itself, as it is framed. */
@@ -144,7 +192,7 @@ export class Painter {
     context.fillRect(0, 0, canvas.width, canvas.height);
     const seen = this.store.book.sources[source]?.seen;
     const dest = this.placeOfSource(source, canvas.width, canvas.height);
-    if (seen && dest) paintLayer(context, { key: source, source, card: null, fill: null, lets_through: true, opacity: 1, dest, ...seen }, this.images.small);
+    if (seen && dest) paintLayer(context, { key: source, source, card: null, fill: null, lets_through: true, opacity: 1, frame: null, glide: source, dest, ...seen }, this.images.small);
   }
 
   /** Where a source lies when all of it is shown in a box of this size. */

@@ -14,13 +14,29 @@ export function trackAt(track: Track, progress: number): number {
   return before[1];
 }
 
+/** One moment of a transition; core/Switching/Transition/Blend.php says what each is. */
 export interface Blend {
-  outgoing: { opacity: number; gain: number };
-  incoming: { opacity: number; gain: number };
+  'outgoing.opacity': number;
+  'incoming.opacity': number;
+  'outgoing.gain': number;
+  'incoming.gain': number;
+  'outgoing.x': number;
+  'outgoing.y': number;
+  'incoming.x': number;
+  'incoming.y': number;
+  'incoming.edge': number | null;
+  'windows.way': number | null;
+  'colour.opacity': number;
 }
 
+const REST: Blend = {
+  'outgoing.opacity': 1, 'incoming.opacity': 1, 'outgoing.gain': 1, 'incoming.gain': 1,
+  'outgoing.x': 0, 'outgoing.y': 0, 'incoming.x': 0, 'incoming.y': 0,
+  'incoming.edge': null, 'windows.way': null, 'colour.opacity': 0,
+};
+
 export function blendAt(plan: TransitionPlan, progress: number): Blend {
-  const blend: Blend = { outgoing: { opacity: 1, gain: 1 }, incoming: { opacity: 1, gain: 1 } };
-  for (const track of plan.tracks) blend[track.target][track.property] = trackAt(track, progress);
+  const blend = { ...REST };
+  for (const track of plan.tracks) blend[`${track.target}.${track.property}` as keyof Blend] = trackAt(track, progress);
   return blend;
 }

@@ -1,87 +1,31 @@
 /** The shapes that the core sends. core/Picture/PlanBook.php and app/Shows/Update.php make them. */
 
-export interface Rect {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-export interface TextLine {
-  text: string;
-  x: number;
-  y: number;
-  size: number;
-  width: number;
-  weight: number;
-}
-
-export interface Card {
-  width: number;
-  height: number;
-  ground: string;
-  ink: string;
-  lines: TextLine[];
-}
-
-export interface Layer {
-  key: string;
-  source: string | null;
-  card: Card | null;
-  /** canvas pixels */
-  dest: Rect;
-  /** fractions of the source, before it is turned */
-  crop: Rect;
-  /** quarter turns clockwise */
-  turn: number;
-  /** left and right change places after turning */
-  mirror: boolean;
-  opacity: number;
-  /** a flat colour instead of a source */
-  fill: string | null;
-  /** what lies behind is seen through it */
-  lets_through: boolean;
-}
-
-/** What is done to every frame of a source. core/Rig/Live/Handling.php makes it. */
-export interface LookPlan {
-  colour: { tables: [number[], number[], number[]]; matrix: number[] | null } | null;
-  key: KeyPlan | null;
-}
-
-export interface KeyPlan {
-  colour: [number, number, number];
-  /** direction of the backing in (Cb, Cr) */
-  along: [number, number];
-  across: number;
-  /** levels of the backing itself along its direction */
-  full: number;
-  /** share of backing in a pixel beyond which what stands in front cannot be told */
-  most_mixed: number;
-  low: number;
-  high: number;
-  spill: number;
-  /** change of red, green and blue for one level along */
-  axis: [number, number, number];
-  inside: Rect;
-}
-
-export interface FramePlan {
-  canvas: { width: number; height: number };
-  background: string;
-  layers: Layer[];
-}
+export * from './picture';
+import type { Card, FramePlan, LookPlan, Rect } from './picture';
 
 export interface Track {
-  target: 'incoming' | 'outgoing';
-  property: 'opacity' | 'gain';
+  target: 'incoming' | 'outgoing' | 'windows' | 'colour';
+  property: 'opacity' | 'gain' | 'way' | 'edge' | 'x' | 'y';
   /** progress 0..1 and value */
   keyframes: [number, number][];
+}
+
+/** The edge of a wipe. core/Switching/Transition/Reveal.php */
+export interface Reveal {
+  by: 'line' | 'circle' | 'clock';
+  /** fractions of the canvas */
+  line: [number, number, number, number];
+  soft: number;
 }
 
 export interface TransitionPlan {
   label: string;
   tracks: Track[];
+  reveal: Reveal | null;
+  /** of a dip */
+  colour: string | null;
+  /** source of the clip that lies over the change */
+  clip: string | null;
 }
 
 export type Value = string | number | boolean | null;
@@ -99,6 +43,7 @@ export interface Showing {
   when: Condition[];
   pictures: string[];
   sound: boolean;
+  inset: boolean;
 }
 
 export interface PicturePage {
@@ -108,6 +53,10 @@ export interface PicturePage {
   plan: FramePlan;
   visible: string[];
   heard: string[];
+  /** how a take brings it; null: as chosen on the desk */
+  comes: ChosenTransition | null;
+  /** what can be put into it, back to front; none where it is the full-screen picture of one source */
+  places: { slot: string; purpose: string; label: string; source: string | null }[];
 }
 
 export type SourceKind =
@@ -214,12 +163,32 @@ export interface MeterScale {
   marks: { db: number; at: number }[];
 }
 
+/** core/Switching/Inset/Inset.php */
+export interface InsetTool {
+  /** a rectangle for each width, by corner */
+  places: Record<string, Rect[]>;
+  narrowest: number;
+  travel_ms: number;
+  curve: [number, number][];
+  /** of the height of the inset */
+  radius: number;
+  /** of the height of the canvas */
+  border: number;
+  /** by source */
+  shows: Record<string, { plan: FramePlan; heard: string[] }>;
+}
+
 export interface PlanBook {
   canvas: { width: number; height: number; rate: number };
   pictures: Record<string, PicturePage>;
   sources: Record<string, SourceEntry>;
   transitions: Record<string, TransitionPlan>;
   rules: Rule[];
+  /** how long the fader stays with who moved it last */
+  hold_ms: number;
+  /** so many programs are remembered for the way back */
+  past: number;
+  inset: InsetTool;
   showing: Showing[];
   handling: { orientations: Record<string, Record<Turn, string>>; magnify: number[] };
   signal: { hold_ms: number; retry_ms: number; sample: SampleWish };
@@ -235,13 +204,25 @@ export interface Strip {
 }
 
 export interface ChosenTransition {
+  /** with everything that was chosen about it: the key of its plan */
   kind: string;
+  /** the bare kind */
+  shape: string;
   duration_ms: number;
+  easing: string;
+  soft: number;
+  colour: string;
+  /** source of the clip that lies over the change, and when it happens under it, in thousandths */
+  clip: string | null;
+  mark: number;
   label: string;
 }
 
 export interface DeskState {
   chosen: ChosenTransition;
+  favourites: ChosenTransition[];
+  /** pictures that were on program, the latest first */
+  past: string[];
   strips: Record<string, Strip>;
   handlings: Record<string, Handling>;
   positions: Record<string, number>;
@@ -271,6 +252,8 @@ export interface Update {
   pages?: Record<string, PicturePage>;
   /** and sources */
   sources?: Record<string, Partial<SourceEntry>>;
+  /** and what the inset shows of them */
+  inset?: InsetTool['shows'];
   signals?: Record<string, SignalFinding>;
   quality?: Quality;
 }

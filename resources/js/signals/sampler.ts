@@ -45,6 +45,7 @@ export class SignalSampler {
     private readonly rig: Rig,
     private readonly mixer: Mixer,
     private readonly lease: HostLease,
+    private readonly isCatchingUp: () => boolean,
   ) {
     const { columns, rows } = store.book.signal.sample;
     this.canvas = new OffscreenCanvas(columns, rows);
@@ -133,6 +134,8 @@ export class SignalSampler {
     const seconds = (now - passes.since) / 1000;
     const host = { fps: round(passes.count / Math.max(0.1, seconds), 1), late: round(passes.late / Math.max(1, passes.count)), running_ms: Math.round(now - this.began) };
     this.passes = { count: 0, late: 0, since: now, last: now };
+    // What was pressed while the server was away comes first, or its times would be gone.
+    if (this.isCatchingUp()) return;
     const answer = await postJson<{ signals: Record<string, SignalFinding>; quality: Quality }>(`/shows/${this.show}/signals`, { tab: this.lease.id, samples, host }).catch(() => null);
     if (answer) this.store.hear(answer.signals, answer.quality);
     this.busy = false;

@@ -59,10 +59,13 @@ export class Mixer {
     const add = (picture: string | undefined, gain: number): void => {
       for (const source of this.store.book.pictures[picture ?? '']?.heard ?? []) shares.set(source, (shares.get(source) ?? 0) + gain);
     };
-    const transition = incoming === undefined ? undefined : this.store.book.transitions[String(this.store.registers(now).kind)];
+    const transition = incoming === undefined ? undefined : this.store.transition(String(this.store.registers(now).kind));
+    if (transition?.clip) shares.set(transition.clip, 1);
     const blend = transition && blendAt(transition, this.store.progress(now) ?? 1);
-    add(outgoing, blend?.outgoing.gain ?? 1);
-    add(incoming, blend?.incoming.gain ?? 0);
+    add(outgoing, blend?.['outgoing.gain'] ?? 1);
+    add(incoming, blend?.['incoming.gain'] ?? 0);
+    const inset = this.store.inset(now);
+    for (const source of this.store.book.inset.shows[inset?.source ?? '']?.heard ?? []) shares.set(source, Math.max(shares.get(source) ?? 0, inset?.opacity ?? 0));
     return shares;
   }
 

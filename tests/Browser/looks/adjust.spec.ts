@@ -224,6 +224,7 @@ test('finds a page too small to be read, and magnifies it until it can', async (
   await becomeHost(desk);
   await desk.waitForTimeout(2500);
   const picture = desk.locator('[data-testid=picture]').filter({ has: desk.getByRole('heading', { name: 'Slides', exact: true }) });
+  await picture.getByTestId('more').click();
   await picture.getByTestId('picture-reading').click();
   await expect(picture.getByTestId('picture-reading-said')).toContainText('can be read');
 });

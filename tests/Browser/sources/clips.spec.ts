@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { PROGRAM, asItWas, becomeHost, card, expect, meanColour, test, type ShowApi } from '../support/rhetorix';
+import { DEMO_SOURCES, PROGRAM, asItWas, becomeHost, card, expect, meanColour, test, type ShowApi } from '../support/rhetorix';
 import type { Page } from '@playwright/test';
 
 test.beforeEach(async ({ api }) => asItWas(api));
@@ -39,9 +39,10 @@ const colour = async (desk: Page): Promise<string> => {
 const level = (desk: Page) => desk.getByTestId('main-meter').evaluate((bar) => Number(getComputedStyle(bar).getPropertyValue('--level')));
 
 test('plays from its cue, with its sound, holds its last frame, and begins again', async ({ desk, api }) => {
-  const { source } = await bring(desk, api);
+  const { source, picture } = await bring(desk, api);
   await expect.poll(() => colour(desk)).toBe('red');
   await desk.getByTestId('in-hand').getByRole('button', { name: 'Play Two colours' }).click();
+  await expect(card(desk, picture).locator('[data-left]'), 'what is left stands on its card').toHaveText(/^0:0[1-4]$/);
   await expect.poll(() => level(desk)).toBeGreaterThan(0.3);
   await expect.poll(() => colour(desk), { message: 'after two seconds it is blue' }).toBe('blue');
   await expect(desk.getByTestId('in-hand').locator(`[data-source-id="${source}"]`), 'and then nothing is left').toContainText('0:00');
@@ -105,7 +106,7 @@ for (const [what, name, contents, words] of [
     await becomeHost(desk);
     await desk.getByTestId('still-file').setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(contents) });
     await expect(desk.getByTestId('still-wrong')).toContainText(words);
-    expect(Object.values((await api.state()).book.sources)).toHaveLength(9);
+    expect(Object.values((await api.state()).book.sources)).toHaveLength(DEMO_SOURCES.length);
   });
 }
 

@@ -11,6 +11,7 @@ const print = (page: Page) => page.locator(PROGRAM).evaluate((canvas) => (canvas
 
 test('turns two linked decks with one press, by button, jump and clicker, always in step', async ({ desk, api }) => {
   const [slides, notes] = [await api.sourceId('Slides'), await api.sourceId('Notes')];
+  await desk.waitForFunction((id) => window.rhetorix?.rig?.feeds.get(id)?.state === 'live', slides);
   await api.send('cut', { picture: await api.pictureId('Slides') });
   await desk.waitForTimeout(500);
   const first = await print(desk);

@@ -71,9 +71,10 @@ export class ShowApi {
     return found[0];
   }
 
-  /** A known beginning: not covered, this on program, that next. */
+  /** A known beginning: not covered, no inset, this on program, that next. */
   async begin(program: string, preview: string): Promise<void> {
     await this.send('uncover');
+    await this.send('inset', { mode: 'off' });
     await this.send('cut', { picture: await this.pictureId(program) });
     await this.send('arm', { picture: await this.pictureId(preview) });
   }
@@ -113,14 +114,17 @@ export const test = base.extend<Fixtures>({
 });
 
 /** What the demo show has from the beginning. */
-export const DEMO_SOURCES = ['Lectern', 'Room', 'Bench', 'Scope', 'Slides', 'Notes', 'Quarry', 'Phone', 'Tune'];
+export const DEMO_SOURCES = ['Lectern', 'Room', 'Bench', 'Scope', 'Slides', 'Notes', 'Quarry', 'Phone', 'Tune', 'Sweep', 'Frame'];
+
+/** Those that were composed by hand. */
+const DEMO_COMPOSED = ['Bench, round Lectern', 'Slides, a guest later', 'Framed'];
 
 /** Back to the demo show as it was: no other sources, nothing handled, decks at their first page. */
 export async function asItWas(api: ShowApi): Promise<void> {
   await api.begin('Lectern', 'Bench');
   const { book, desk } = await api.state();
   for (const [id, page] of Object.entries(book.pictures)) {
-    if (id !== 'holding' && !page.name.split(' + ').every((name) => DEMO_SOURCES.includes(name))) await api.send('picture.remove', { picture: id });
+    if (id !== 'holding' && !DEMO_COMPOSED.includes(page.name) && !page.name.split(' + ').every((name) => DEMO_SOURCES.includes(name))) await api.send('picture.remove', { picture: id });
   }
   for (const [id, source] of Object.entries(book.sources)) {
     if (!DEMO_SOURCES.includes(source.name) || source.kind === 'phone') await api.send('source.remove', { source: id });
@@ -140,6 +144,11 @@ export async function becomeHost(page: Page): Promise<void> {
     const feeds = [...(window.rhetorix?.rig?.feeds.values() ?? [])];
     return feeds.length > 0 && feeds.some((feed) => feed.state === 'live');
   });
+}
+
+/** Waits until the browser has kept the desk for the time without a server. */
+export async function isKept(page: Page, show: string): Promise<void> {
+  await page.waitForFunction(async (path) => navigator.serviceWorker.controller !== null && (await (await caches.open('rhetorix.pages')).match(path)) !== undefined, `/shows/${show}`, { timeout: 120_000 });
 }
 
 export interface Pixel {

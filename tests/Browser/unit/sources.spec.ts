@@ -48,7 +48,7 @@ test('gives a stream up that is no motion JPEG', () => {
   }).toThrow('no motion JPEG');
 });
 
-const desk = (handlings: DeskState['handlings'] = {}): DeskState => ({ chosen: { kind: 'mix', duration_ms: 1000, label: 'Mix 1.0 s' }, strips: {}, handlings, positions: { slides: 3 } });
+const desk = (handlings: DeskState['handlings'] = {}): DeskState => ({ chosen: { kind: 'mix', duration_ms: 1000, shape: 'mix', easing: 'ease-in-out', soft: 20, colour: '#000000', clip: null, mark: 500, label: 'Mix 1.0 s' }, favourites: [], past: [], strips: {}, handlings, positions: { slides: 3 } });
 
 test('shows freezing, blanking, pages and playing before the server has answered, and leaves the rest alone', () => {
   const before = Handlings.of(desk(), 0);

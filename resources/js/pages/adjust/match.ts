@@ -73,7 +73,7 @@ export function adjustMatch(session: ShowSession) {
       if (!shown) return;
       const dest = placed(shown.edges, box.width, box.height);
       const image = side === 'from' ? (id: string) => session.rig?.raw(id) ?? full(id) : full;
-      paintLayer(context, { key: side, source: shown.id, card: null, fill: null, lets_through: true, opacity: 1, dest, crop: shown.crop, turn: shown.seen.turn, mirror: shown.seen.mirror }, image);
+      paintLayer(context, { key: side, source: shown.id, card: null, fill: null, lets_through: true, opacity: 1, frame: null, glide: '', dest, crop: shown.crop, turn: shown.seen.turn, mirror: shown.seen.mirror }, image);
     },
     /** What each side shows: this source as it comes, the other as it is framed. */
     shown(side: Side): { id: string; edges: Edges; seen: SourceEntry['seen']; crop: Rect } | null {

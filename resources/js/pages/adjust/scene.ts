@@ -99,7 +99,7 @@ export class Scene {
 
   private layer(context: Context, dest: Rect, imageOf: ImageOf): void {
     const { turn, mirror } = this.tried.seen;
-    paintLayer(context, { key: 'whole', source: this.source, card: null, fill: null, lets_through: true, opacity: 1, dest, crop: WHOLE, turn, mirror }, imageOf);
+    paintLayer(context, { key: 'whole', source: this.source, card: null, fill: null, lets_through: true, opacity: 1, frame: null, glide: '', dest, crop: WHOLE, turn, mirror }, imageOf);
   }
 
   /** White is kept, black is cut. */
@@ -131,7 +131,7 @@ export function readUpright(image: (() => Image) | null, source: string, { edges
   const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
   if (!context) return null;
   context.imageSmoothingQuality = 'medium';
-  const layer = { key: 'read', source, card: null, fill: null, lets_through: true, opacity: 1, dest: { x: 0, y: 0, width, height }, crop, turn: seen.turn, mirror: seen.mirror };
+  const layer = { key: 'read', source, card: null, fill: null, lets_through: true, opacity: 1, frame: null, glide: '', dest: { x: 0, y: 0, width, height }, crop, turn: seen.turn, mirror: seen.mirror };
   paintLayer(context, layer, image);
   const data = context.getImageData(0, 0, width, height);
   if (colour) applyLook(new Uint32Array(data.data.buffer), width, height, { colour, key: null });

@@ -1,5 +1,5 @@
 /** Pictures of ready layouts, made by hand. */
-import { PROGRAM, apart, asItWas, becomeHost, expect, meanColour, test } from './support/rhetorix';
+import { PROGRAM, apart, asItWas, becomeHost, expect, meanColour, test } from '../support/rhetorix';
 
 test.beforeEach(async ({ api }) => asItWas(api));
 test.afterEach(async ({ api }) => {
@@ -19,7 +19,7 @@ test('makes a picture with a strip of people, which flows anew when there are fe
   await desk.getByTestId('slot-large').selectOption({ label: 'Slides' });
   await desk.getByTestId('slot-person 1').selectOption({ label: 'Lectern' });
   await desk.getByTestId('slot-person 2').selectOption({ label: 'Bench' });
-  await desk.getByLabel(/Name/).fill('By hand strip');
+  await desk.locator('#picture-name').fill('By hand strip');
   await desk.getByTestId('make-picture').click();
   await expect(desk.locator('[data-testid=picture]', { hasText: 'By hand strip' })).toBeVisible();
   const { plan } = (await api.state()).book.pictures[await api.pictureId('By hand strip')] ?? {};
@@ -39,7 +39,7 @@ test('changes a picture that was made before, also to another layout', async ({ 
   await becomeHost(desk);
   const row = desk.locator('[data-testid=picture]').filter({ has: desk.getByRole('heading', { name: 'By hand', exact: true }) });
   await row.getByTestId('change').click();
-  await expect(desk.getByLabel(/Name/)).toHaveValue('By hand');
+  await expect(desk.locator('#picture-name')).toHaveValue('By hand');
   await expect(desk.getByLabel('Inset', { exact: true })).toHaveValue(lectern ?? '');
   await desk.getByTestId('layout-side-by-side').click();
   await desk.getByTestId('slot-first').selectOption({ label: 'Bench' });
@@ -62,7 +62,7 @@ test('puts a keyed presenter before the slides', async ({ desk, api }) => {
   await desk.getByTestId('slot-material').selectOption({ label: 'Slides' });
   await desk.getByTestId('slot-presenter').selectOption({ label: 'Lectern' });
   await desk.getByTestId('parameter-side').selectOption('left');
-  await desk.getByLabel(/Name/).fill('By hand presenter');
+  await desk.locator('#picture-name').fill('By hand presenter');
   // beside the head, paper is seen through where the cloth was; below it, the person
   const paper = { x: 0.01, y: 0.4, width: 0.04, height: 0.05 };
   await expect.poll(async () => (await meanColour(desk, '[data-testid=draft]', paper)).r).toBeGreaterThan(225);

@@ -3,7 +3,7 @@
 use Rhetorix\Core\Geometry\Rect;
 use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Layout\BadLayout;
-use Rhetorix\Core\Layout\ReadyLayouts;
+use Rhetorix\Core\Layout\Layouts;
 use Rhetorix\Core\Layout\Window;
 
 dataset('canvases', ['16:9' => [1280, 720], '4:3' => [960, 720], '9:16' => [720, 1280], '1:1' => [800, 800]]);
@@ -16,13 +16,13 @@ dataset('ready', array_combine($names = ['side-by-side', 'two-boxes', 'one-and-t
  */
 function boxesOf(string $layout, array $parameters, int $width, int $height): array
 {
-    $ready = ReadyLayouts::fromData(['layout' => $layout, ...$parameters]);
+    $ready = Layouts::fromData(['layout' => $layout, ...$parameters]);
 
     return array_column(array_map(fn (Window $window): array => [$window->slot, $window->rect], $ready->windows(new Size($width, $height))), 1, 0);
 }
 
 it('lies wholly on the canvas, whatever its shape and parameters', function (string $layout, int $width, int $height): void {
-    $parameters = ReadyLayouts::catalogue(new Size($width, $height))[$layout]['parameters'];
+    $parameters = Layouts::catalogue(new Size($width, $height))[$layout]['parameters'];
     $tried = [[]];
     foreach ($parameters as $name => $parameter) {
         $values = $parameter['words'] !== [] ? $parameter['words'] : [$parameter['least'], $parameter['most']];
@@ -30,7 +30,7 @@ it('lies wholly on the canvas, whatever its shape and parameters', function (str
     }
     foreach ($tried as $values) {
         $boxes = boxesOf($layout, $values, $width, $height);
-        expect(array_keys($boxes))->toBe(ReadyLayouts::fromData(['layout' => $layout, ...$values])->slots());
+        expect(array_keys($boxes))->toBe(Layouts::fromData(['layout' => $layout, ...$values])->slots());
         foreach ($boxes as $slot => $box) {
             expect($box->x)->toBeGreaterThanOrEqual(-1e-6, "{$layout} {$slot}")->and($box->y)->toBeGreaterThanOrEqual(-1e-6)
                 ->and($box->right())->toBeLessThanOrEqual($width + 1e-6)->and($box->bottom())->toBeLessThanOrEqual($height + 1e-6)
@@ -49,8 +49,8 @@ it('keeps its windows apart, but for the presenter, who stands before the materi
 })->with('ready')->with('canvases');
 
 it('is written down and read again', function (string $layout): void {
-    $ready = ReadyLayouts::fromData(['layout' => $layout]);
-    expect(ReadyLayouts::fromData(json_decode((string) json_encode($ready->toArray()), true)))->toEqual($ready);
+    $ready = Layouts::fromData(['layout' => $layout]);
+    expect(Layouts::fromData(json_decode((string) json_encode($ready->toArray()), true)))->toEqual($ready);
 })->with('ready');
 
 it('splits where it is asked to', function (): void {
@@ -74,7 +74,7 @@ it('flows a strip anew for one to six people', function (int $people): void {
 })->with([1, 2, 3, 4, 5, 6]);
 
 it('tells a form which places there are for each number of people', function (): void {
-    $strip = ReadyLayouts::catalogue(new Size(1280, 720))['strip'];
+    $strip = Layouts::catalogue(new Size(1280, 720))['strip'];
     expect($strip['slots_by']['people'][2])->toBe(['large', 'person 1', 'person 2'])->and($strip['slots_by']['people'])->toHaveCount(6)
         ->and($strip['slots'])->toBe($strip['slots_by']['people'][3]);
 });
@@ -88,7 +88,7 @@ it('leaves the material whole beside the presenter when it is asked to', functio
 });
 
 it('says in a sentence what a parameter may be', function (array $data, string $word): void {
-    expect(fn () => ReadyLayouts::fromData($data))->toThrow(BadLayout::class, $word);
+    expect(fn () => Layouts::fromData($data))->toThrow(BadLayout::class, $word);
 })->with([
     'a split at the edge' => [['layout' => 'side-by-side', 'split' => 0.95], "20\u{a0}% to 80\u{a0}%"],
     'a thousand people' => [['layout' => 'strip', 'people' => 1000], '1 to 6'],

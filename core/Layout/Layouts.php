@@ -6,6 +6,7 @@ namespace Rhetorix\Core\Layout;
 
 use Rhetorix\Core\Geometry\Rect;
 use Rhetorix\Core\Geometry\Size;
+use Rhetorix\Core\Layout\Free\FreeLayout;
 use Rhetorix\Core\Layout\Ready\Four;
 use Rhetorix\Core\Layout\Ready\OneAndTwo;
 use Rhetorix\Core\Layout\Ready\Presenter;
@@ -18,8 +19,8 @@ use Rhetorix\Core\Layout\Ready\TwoBoxes;
 use Rhetorix\Core\Support\BadInput;
 use Rhetorix\Core\Support\Fields;
 
-/** The layouts that need no drawing. */
-final class ReadyLayouts
+/** All kinds of layout: the ready ones, which need no drawing, and those made by hand. */
+final class Layouts
 {
     private const READY = [SideBySide::class, TwoBoxes::class, OneAndTwo::class, ThreeInARow::class, Four::class, TallBeside::class, Presenter::class, Strip::class];
 
@@ -30,16 +31,21 @@ final class ReadyLayouts
      */
     public static function fromData(mixed $data): Layout
     {
-        $fields = Fields::of($data, 'layout');
+        return self::fromFields(Fields::of($data, 'layout'));
+    }
 
+    /** @throws BadInput|BadLayout */
+    public static function fromFields(Fields $fields): Layout
+    {
         $name = $fields->string('layout');
         $ready = self::byName()[$name] ?? null;
 
         return match (true) {
             $name === FullLayout::NAME => new FullLayout,
+            $name === FreeLayout::NAME => FreeLayout::fromFields($fields),
             $name === InsetLayout::NAME => InsetLayout::fromFields($fields),
             $ready !== null => $ready::fromFields($fields),
-            default => throw BadInput::notOneOf('layout.layout', [FullLayout::NAME, InsetLayout::NAME, ...array_keys(self::byName())]),
+            default => throw BadInput::notOneOf("{$fields->path()}.layout", [FullLayout::NAME, InsetLayout::NAME, FreeLayout::NAME, ...array_keys(self::byName())]),
         };
     }
 
