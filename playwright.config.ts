@@ -9,7 +9,7 @@ export default defineConfig({
   // One at a time: each test paints as much as the machine can.
   workers: 1,
   fullyParallel: false,
-  retries: process.env.CI ? 1 : 0,
+  retries: process.env.CI ? 2 : 0,
   outputDir: 'test-results',
   use: {
     baseURL: process.env.RHETORIX_URL ?? 'http://127.0.0.1:8080',
