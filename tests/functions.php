@@ -65,9 +65,9 @@ function press(string $words, string $id = ''): Press
         match ($action) {
             Action::Fade => ['position' => (int) $second, 'holder' => $third ?? 'Mara'],
             Action::LetGo => ['holder' => $first ?? 'Mara'],
-            Action::Inset => ['mode' => $first, 'source' => $second],
+            Action::Inset => ['mode' => $first, 'source' => $second, 'canvas' => 1280],
             Action::InsetSource => ['source' => $first],
-            Action::InsetPlace => ['x' => (int) $first, 'y' => (int) $second, 'width' => (int) $third, 'dragged' => false],
+            Action::InsetPlace => ['x' => (int) $first, 'y' => (int) $second, 'width' => (int) $third, 'canvas' => 1280, 'dragged' => false],
             default => [],
         },
     );

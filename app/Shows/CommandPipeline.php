@@ -93,8 +93,11 @@ final readonly class CommandPipeline
     /** @param  array<mixed>  $data */
     private function live(Show $show, DeskRow $row, array $data, Instant $at): Change
     {
-        $command = (new CommandReader($show->canvas()->rate, $show->canvas()->size))->read($data);
         $book = $this->books->at($show, $row->book_revision);
+        if ($data['type'] === Action::Inset->value && ($data['source'] ?? null) === null) {
+            $data['source'] = $book->insetSource($row->toDesk()->insetSource());
+        }
+        $command = (new CommandReader($show->canvas()->rate, $show->canvas()->size))->read($data);
         $this->mustExist($command, $book);
         $outcome = $row->toDesk()->apply($command, $at);
 

@@ -96,6 +96,19 @@ final class PlanBook
         return $shown === null ? [] : [$source => $shown];
     }
 
+    /**
+     * Whom the inset shows: who was chosen, while there is a picture of them;
+     * else the first person on the desk, else the first source with a picture.
+     */
+    public function insetSource(?string $chosen = null): ?string
+    {
+        $shown = array_keys(array_filter($this->sources, fn (Source $source): bool => $source->hasPicture()));
+        $people = array_filter($this->pictures, fn (Picture $picture): bool => $picture->group === Group::People);
+        $candidates = [$chosen, ...array_merge(...array_map(fn (Picture $picture): array => $this->planOf($picture->id)->visibleSources(), array_values($people)))];
+
+        return array_values(array_intersect($candidates, $shown))[0] ?? $shown[0] ?? null;
+    }
+
     public function size(): Size
     {
         return $this->canvas->size;
@@ -125,8 +138,9 @@ final class PlanBook
             'transitions' => $transitions,
             'rules' => Rulebook::standard()->toArray(),
             'hold_ms' => Registers::HOLD_MS,
+            'near' => Registers::NEAR,
             'past' => Desk::PAST,
-            'inset' => [...Inset::toolOf($this->canvas->size), 'shows' => array_filter(array_map($this->inInset(...), $this->sources))],
+            'inset' => [...Inset::toolOf($this->canvas->size), 'first' => $this->insetSource(), 'shows' => array_filter(array_map($this->inInset(...), $this->sources))],
             'showing' => array_map(fn (Showing $showing): array => $showing->toArray(), Showing::all()),
             'handling' => [
                 'orientations' => Orientation::table(),

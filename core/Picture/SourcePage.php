@@ -10,6 +10,7 @@ use Rhetorix\Core\Rig\Live\Handling;
 use Rhetorix\Core\Rig\Live\LinkedDecks;
 use Rhetorix\Core\Rig\Source;
 use Rhetorix\Core\Rig\SourceKind;
+use Rhetorix\Core\Switching\Transition\Transition;
 
 /** What a desk needs to know of one source, as data of the plan book. */
 final class SourcePage
@@ -36,7 +37,7 @@ final class SourcePage
                 'pages' => $source->deck->pages,
                 'shows' => ($decks[$source->deck->group] ?? null)?->pagesOf($source->id) ?? [],
             ],
-            'clip' => $source->clip?->toArray(),
+            'clip' => $source->clip === null ? null : [...$source->clip->toArray(), 'covers_ms' => Transition::coveredBy($source->clip->length)->count],
             'art' => self::art($source),
         ];
     }

@@ -206,6 +206,7 @@ final readonly class Desk
             'kind' => $transition->key(),
             'duration' => $transition->duration->count,
             'now' => $at->ms,
+            ...is_int($canvas = $press->more['canvas'] ?? null) ? Inset::standing($this->registers->desk, $canvas, $at->ms) : [],
             ...$press->more,
         ]);
 

@@ -41,10 +41,11 @@ final readonly class StoredDesk
         'inset_x' => 0,
         'inset_y' => 0,
         'inset_width' => 0,
-        'inset_was' => 'off',
         'inset_was_x' => 0,
         'inset_was_y' => 0,
         'inset_was_width' => 0,
+        'inset_was_opacity' => 0,
+        'inset_was_trim' => Registers::WHOLE,
         'inset_since' => null,
     ];
 

@@ -4,7 +4,12 @@ use Rhetorix\Core\Control\Controls;
 use Rhetorix\Core\Control\DeskActions;
 use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Layout\Corner;
+use Rhetorix\Core\Layout\FullLayout;
+use Rhetorix\Core\Picture\Canvas;
+use Rhetorix\Core\Picture\Group;
 use Rhetorix\Core\Picture\KeyPlaces;
+use Rhetorix\Core\Picture\Picture;
+use Rhetorix\Core\Picture\PlanBook;
 use Rhetorix\Core\Support\BadInput;
 use Rhetorix\Core\Support\Fields;
 use Rhetorix\Core\Switching\Command\CommandReader;
@@ -107,6 +112,37 @@ it('lets the inset come, travel and go in its own time, over whatever is beneath
     expect($off->inset($size, at(3150)))->not->toBeNull()->and($off->inset($size, at(3300)))->toBeNull();
     // without anybody to show, nothing happens
     expect(Desk::empty()->apply(press('inset over'), at(0))->desk->toArray()['inset'])->toBe('off');
+});
+
+it('turns the inset from where it is when a press comes while it travels: it never jumps', function (): void {
+    $size = new Size(1280, 720);
+    $presses = ['inset over camB', 'inset.place 40 40 500', 'inset full', 'inset off', 'inset over', 'inset.place 900 500 200', 'inset full', 'inset over', 'inset off'];
+    $desk = Desk::empty()->apply(press('cut A'), at(0))->desk;
+    foreach ($presses as $i => $words) {
+        $now = 1000 + 110 * $i;
+        $before = $desk->inset($size, at($now));
+        $desk = $desk->apply(press($words), at($now))->desk;
+        $after = $desk->inset($size, at($now));
+        expect($after?->opacity ?? 0)->toEqualWithDelta($before?->opacity ?? 0, 0.001, $words);
+        if ($before !== null && $after !== null) {
+            expect(max(abs($after->rect->x - $before->rect->x), abs($after->rect->y - $before->rect->y), abs($after->rect->width - $before->rect->width)))->toBeLessThanOrEqual(0.5, $words)
+                ->and($after->trim)->toEqualWithDelta($before->trim, 0.001, $words);
+        }
+    }
+    expect($desk->inset($size, at(2500)))->toBeNull();
+});
+
+it('proposes the first person of the desk for the inset, and keeps to who was chosen', function (): void {
+    $people = new Picture('P', 'Both', Group::People, new FullLayout(), ['large' => 'camC']);
+    expect(bookOf(more: [$people])->insetSource())->toBe('camC')
+        ->and(bookOf(more: [$people])->insetSource('camB'))->toBe('camB')
+        ->and(bookOf(more: [$people])->insetSource('gone'))->toBe('camC')
+        ->and(bookOf()->insetSource())->toBe('camA')
+        ->and(PlanBook::of(Canvas::usual(), 'Empty', [], [])->insetSource('gone'))->toBeNull();
+});
+
+it('covers a change with a clip as long as a transition may last', function (): void {
+    expect(array_map(fn (int $ms): int => Transition::coveredBy(Milliseconds::of($ms))->count, [1, 40, 3000, 10_000, 60_000]))->toBe([40, 40, 3000, 10_000, 10_000]);
 });
 
 it('counts the inset in the tally, and what it hides no more', function (): void {

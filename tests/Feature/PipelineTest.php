@@ -55,6 +55,16 @@ it('applies a repeated command once and gives the same answer', function (): voi
         ->and($this->reading->asRun()->where('command_id', $data['id'])->count())->toBe(1);
 });
 
+it('shows the first person in the inset until somebody is chosen, and replays the same', function (): void {
+    $press = fn (array $data): array => $this->command($this->reading, $this->ada, 'inset', $data);
+
+    expect($press(['mode' => 'over'])['desk']['inset_source'])->toBe($this->lectern);
+    $press(['mode' => 'over', 'source' => $this->bench]);
+    $press(['mode' => 'off', 'source' => $this->bench]);
+    expect($press(['mode' => 'full'])['desk']['inset_source'])->toBe($this->bench)
+        ->and(app(Replay::class)->of($this->reading)->toArray())->toEqual($this->reading->desk()->firstOrFail()->toDesk()->toArray());
+});
+
 it('does not refuse a live command for being late, but does refuse an outdated edit', function (): void {
     $seen = $this->reading->desk()->firstOrFail()->revision;
     $this->command($this->reading, $this->ada, 'source.rename', ['source' => $this->bench, 'name' => 'Table', 'expect' => $seen]);

@@ -71,9 +71,10 @@ final readonly class CommandReader
             Action::Inset => [
                 'mode' => in_array($fields->string('mode', 10), ['off', 'over', 'full'], true) ? $fields->string('mode') : throw BadInput::notOneOf('mode', ['off', 'over', 'full']),
                 'source' => $fields->optionalString('source', 64),
+                'canvas' => (int) $this->canvas->width,
             ],
             Action::InsetSource => ['source' => $fields->string('source', 64)],
-            Action::InsetPlace => [...Inset::place($fields, $this->canvas), 'dragged' => $fields->has('dragged') && $fields->boolean('dragged'), 'ended' => $fields->has('ended') && $fields->boolean('ended')],
+            Action::InsetPlace => [...Inset::place($fields, $this->canvas), 'canvas' => (int) $this->canvas->width, 'dragged' => $fields->has('dragged') && $fields->boolean('dragged'), 'ended' => $fields->has('ended') && $fields->boolean('ended')],
             default => [],
         };
     }

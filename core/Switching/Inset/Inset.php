@@ -49,15 +49,30 @@ final readonly class Inset
     public static function in(Registers $registers, Size $canvas, Instant $at): ?self
     {
         $desk = $registers->desk;
-        $since = $desk['inset_since'];
-        $passed = is_int($since) ? max(0.0, min(1.0, ($at->ms - $since) / self::TRAVEL_MS)) : 1.0;
-        $way = self::curve()->at($passed);
-        [$was, $is] = [self::state($desk, 'inset_was', $canvas), self::state($desk, 'inset', $canvas)];
-        $mixed = array_map(fn (float $from, float $to): float => $from + ($to - $from) * $way, $was, $is);
+        [$x, $y, $width, $opacity, $trim] = self::seen($desk, (int) $canvas->width, $at->ms);
 
-        return is_string($desk['inset_source']) && $mixed[4] > 0.0
-            ? new self($desk['inset_source'], new Rect($mixed[0], $mixed[1], $mixed[2], $mixed[3]), $mixed[4], $mixed[5])
+        return is_string($desk['inset_source']) && $opacity > 0.0
+            ? new self($desk['inset_source'], new Rect($x, $y, $width, $width * $canvas->height / $canvas->width), $opacity, $trim)
             : null;
+    }
+
+    /**
+     * How it is seen at a moment, for a press that comes while it still
+     * travels: it goes on from there.
+     *
+     * @param  array<string, string|int|bool|null>  $desk
+     * @param  int  $canvas  the canvas's width in pixels
+     * @param  int  $now  milliseconds
+     * @return array{seen_x: int, seen_y: int, seen_width: int, seen_opacity: int, seen_trim: int} canvas pixels; thousandths
+     */
+    public static function standing(array $desk, int $canvas, int $now): array
+    {
+        [$x, $y, $width, $opacity, $trim] = self::seen($desk, $canvas, $now);
+
+        return [
+            'seen_x' => (int) round($x), 'seen_y' => (int) round($y), 'seen_width' => (int) round($width),
+            'seen_opacity' => (int) round($opacity * Registers::WHOLE), 'seen_trim' => (int) round($trim * Registers::WHOLE),
+        ];
     }
 
     /** Whether nothing beneath it is seen. */
@@ -127,14 +142,22 @@ final readonly class Inset
 
     /**
      * @param  array<string, string|int|bool|null>  $desk
-     * @return array{float, float, float, float, float, float} rectangle, opacity, trim
+     * @return array{float, float, float, float, float} x, y, width, opacity, trim
      */
-    private static function state(array $desk, string $name, Size $canvas): array
+    private static function seen(array $desk, int $canvas, int $now): array
     {
-        [$x, $y, $width] = array_map(fn (string $part): float => (float) $desk["{$name}_{$part}"], ['x', 'y', 'width']);
+        $since = $desk['inset_since'];
+        $way = self::curve()->at(is_int($since) ? max(0.0, min(1.0, ($now - $since) / self::TRAVEL_MS)) : 1.0);
+        $part = fn (string $name): float => (float) $desk["inset_{$name}"];
+        $between = fn (float $from, float $to): float => $from + ($to - $from) * $way;
+        $full = $desk['inset'] === 'full';
 
-        return $desk[$name] === 'full'
-            ? [0.0, 0.0, (float) $canvas->width, (float) $canvas->height, 1.0, 0.0]
-            : [$x, $y, $width, $width * $canvas->height / $canvas->width, $desk[$name] === 'over' ? 1.0 : 0.0, 1.0];
+        return [
+            $between($part('was_x'), $full ? 0.0 : $part('x')),
+            $between($part('was_y'), $full ? 0.0 : $part('y')),
+            $between($part('was_width'), $full ? (float) $canvas : $part('width')),
+            $between($part('was_opacity') / Registers::WHOLE, $desk['inset'] === 'off' ? 0.0 : 1.0),
+            $between($part('was_trim') / Registers::WHOLE, $full ? 0.0 : 1.0),
+        ];
     }
 }

@@ -7,15 +7,16 @@ namespace Rhetorix\Core\Switching\Rules;
 /**
  * The inset over program: a window that stays while what is beneath is cut and
  * mixed. "inset" is "off", "over" or "full" (it alone is seen); it comes, goes
- * and travels in a short time of its own, from how it was ("inset_was" and its
- * place) since "inset_since".
+ * and travels in a short time of its own, from how it was seen at the press
+ * ("@seen_x" and so on, kept as "inset_was_x") since "inset_since": a press
+ * while it travels turns it from where it is.
  */
 final class InsetRules
 {
     /** @return list<Rule> */
     public static function all(): array
     {
-        $was = ['inset_was' => 'inset', 'inset_was_x' => 'inset_x', 'inset_was_y' => 'inset_y', 'inset_was_width' => 'inset_width', 'inset_since' => '@now'];
+        $was = ['inset_was_x' => '@seen_x', 'inset_was_y' => '@seen_y', 'inset_was_width' => '@seen_width', 'inset_was_opacity' => '@seen_opacity', 'inset_was_trim' => '@seen_trim', 'inset_since' => '@now'];
         $place = ['inset_x' => '@x', 'inset_y' => '@y', 'inset_width' => '@width'];
 
         return [

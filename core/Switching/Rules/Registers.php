@@ -13,7 +13,9 @@ use LogicException;
  * A plain name is a value of the desk; "@name" is what the command brings
  * (@id, @picture, @kind, @duration, @now, @position and @holder of the fader,
  *
- * @mode, @source, @x, @y, @width, @dragged, @ended of the inset) or what can be worked out of
+ * @mode, @source, @x, @y, @width, @dragged, @ended of the inset; @seen_x, @seen_y, @seen_width,
+ *
+ * @seen_opacity, @seen_trim, how the inset is seen at the press) or what can be worked out of
  * both: @end, when the flight is over by itself; @reached, how far it is now;
  *
  * @hold-until, how long the fader stays with who moves it; @free, whether
@@ -25,6 +27,9 @@ final readonly class Registers
 {
     /** The fader stays with who moved it last for so long; a hand that rests on it says so again. */
     public const HOLD_MS = 8_000;
+
+    /** A control that travels by itself takes hold of the fader once it is so near to it, in thousandths: nothing jumps. */
+    public const NEAR = 40;
 
     /** How far a flight is, in thousandths. */
     public const WHOLE = 1000;

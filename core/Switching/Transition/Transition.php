@@ -50,6 +50,12 @@ final readonly class Transition
         return new self(TransitionKind::Mix, Milliseconds::of(1000));
     }
 
+    /** How long a clip covers a change: all of it, as far as a transition may last. */
+    public static function coveredBy(Milliseconds $clip): Milliseconds
+    {
+        return Milliseconds::of(max(self::SHORTEST_MS, min(self::LONGEST_MS, $clip->count)));
+    }
+
     /** @return list<self> those that a new show offers at a press */
     public static function favourites(): array
     {

@@ -10,8 +10,6 @@ const WHOLE = 1000;
 const STEP = 0.05;
 /** After the last press of a key the hand is off. */
 const KEY_RESTS_MS = 500;
-/** A travelling control takes hold once it is so near to where the fader stands, of 1. */
-const NEAR = 0.04;
 
 /** Where it stands: 0 at the bottom, 1 at the top. */
 export function faderAt(session: ShowSession, now = performance.now()): number {
@@ -56,7 +54,7 @@ let last: number | null = null;
 /** From a control surface, 0 to 1. It does nothing until it has met the fader, so that nothing jumps. */
 export function travelFader(session: ShowSession, to: number): void {
   const at = faderAt(session);
-  caught ||= Math.abs(to - at) < NEAR || (last !== null && (last - at) * (to - at) < 0);
+  caught ||= WHOLE * Math.abs(to - at) < session.store.book.near || (last !== null && (last - at) * (to - at) < 0);
   last = to;
   if (caught) moveFader(session, to);
   clearTimeout(rests);

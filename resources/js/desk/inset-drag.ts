@@ -11,12 +11,16 @@ export function bindInsetDrag(session: ShowSession, root: HTMLElement): void {
   const slot = root.querySelector<HTMLElement>('[data-program-slot]');
   if (!slot) return;
   const hands = new Map<number, Hand>();
+  let moved = false;
   const { width, height } = session.store.book.canvas;
   const canvasOf = ({ clientX, clientY }: PointerEvent | WheelEvent): Hand => {
     const box = slot.getBoundingClientRect();
     return { x: ((clientX - box.left) / box.width) * width, y: ((clientY - box.top) / box.height) * height };
   };
   const place = (): { x: number; y: number; width: number; height: number } => {
+    // Where it is seen: a hand may take hold of it while it travels.
+    const seen = session.store.inset(performance.now());
+    if (seen) return seen.rect;
     const { inset_x, inset_y, inset_width } = session.store.registers(performance.now());
     return { x: Number(inset_x), y: Number(inset_y), width: Number(inset_width), height: (Number(inset_width) * height) / width };
   };
@@ -27,6 +31,7 @@ export function bindInsetDrag(session: ShowSession, root: HTMLElement): void {
   };
   const move = (x: number, y: number, wide: number): void => {
     const { narrowest } = session.store.book.inset;
+    moved = true;
     const w = Math.max(narrowest, Math.min(width, wide));
     placeInset(session, { x: Math.max(0, Math.min(width - w, x)), y: Math.max(0, Math.min(height - (w * height) / width, y)), width: w }, true);
   };
@@ -60,7 +65,8 @@ export function bindInsetDrag(session: ShowSession, root: HTMLElement): void {
   });
   for (const end of ['pointerup', 'pointercancel'] as const) {
     slot.addEventListener(end, (event) => {
-      if (!hands.delete(event.pointerId) || hands.size > 0) return;
+      if (!hands.delete(event.pointerId) || hands.size > 0 || !moved) return;
+      moved = false;
       // The last place is a line of the as-run list.
       const { x, y, width: wide } = place();
       session.link.press('inset.place', { x, y, width: wide, ended: true });

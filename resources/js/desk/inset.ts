@@ -5,12 +5,10 @@ import type { ShowSession } from '../session';
 
 type Mode = 'off' | 'over' | 'full';
 
-/** Whom it shows: who was chosen last, else the first person with a picture of their own. */
-function sourceOf(session: ShowSession): string | null {
-  const { inset_source } = session.store.registers(performance.now());
-  if (typeof inset_source === 'string' && session.store.book.inset.shows[inset_source]) return inset_source;
-  const people = Object.values(session.store.book.pictures).filter(({ group }) => group === 'people');
-  return people.flatMap(({ visible }) => visible).find((source) => session.store.book.inset.shows[source]) ?? Object.keys(session.store.book.inset.shows)[0] ?? null;
+/** Whom it shows: who was chosen last, else whom the core proposes. */
+function sourceOf({ store }: ShowSession): string | null {
+  const { inset_source } = store.registers(performance.now());
+  return typeof inset_source === 'string' && store.book.inset.shows[inset_source] ? inset_source : store.book.inset.first;
 }
 
 export function setInset(session: ShowSession, mode: Mode): void {

@@ -7,7 +7,7 @@
  */
 import type { ChosenTransition, Framing, PlanBook, Playback, Quality, Registers, SignalFinding, Strip, Tally, TransitionPlan, Update, Value } from '../plan/types';
 import { Handlings } from './handlings';
-import { insetAt, insetFills, type InsetLook } from '../plan/inset';
+import { insetAt, insetFills, insetStanding, type InsetLook } from '../plan/inset';
 import { applyRule, flightEnd, flightProgress, onAir, settle, type OnAir } from './rules';
 
 export interface LiveCommand {
@@ -221,7 +221,7 @@ export class DeskStore extends EventTarget {
     let handlings = Handlings.of(this.confirmedDesk, this.offset);
     for (const { command, pressed } of this.pending) {
       moved(settle(this.book.rules, registers, pressed));
-      moved(applyRule(this.book.rules, command.type, registers, this.broughtBy(command, pressed)).registers);
+      moved(applyRule(this.book.rules, command.type, registers, this.broughtBy(command, pressed, registers)).registers);
       this.applyStrip(command);
       handlings = handlings.after(command, pressed);
     }
@@ -239,10 +239,11 @@ export class DeskStore extends EventTarget {
     for (const old of this.starts.keys()) if (this.starts.size > LEGS_KEPT) this.starts.delete(old);
   }
 
-  private broughtBy(command: LiveCommand, pressed: number): Record<string, Value> {
+  private broughtBy(command: LiveCommand, pressed: number, registers: Registers): Record<string, Value> {
     const plain = Object.entries(command).filter(([, value]) => typeof value !== 'object') as [string, Value][];
     return {
       source: null, holder: null, picture: null,
+      ...(command.type.startsWith('inset') ? insetStanding(registers, this.book.inset, this.book.canvas.width, pressed) : {}),
       ...Object.fromEntries(plain),
       kind: command.transition?.kind ?? this.chosen.kind,
       duration: command.transition?.duration_ms ?? this.chosen.duration_ms,

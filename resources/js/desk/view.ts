@@ -122,14 +122,13 @@ function choose(session: ShowSession, wish: Wish): void {
     wishes = {};
     if (kind === 'clip') {
       const clip = String(more.clip ?? before ?? clipsOf(session)[0] ?? '');
-      const length = session.store.book.sources[clip]?.clip?.length_ms;
-      if (length === undefined) {
+      const lasts = session.store.book.sources[clip]?.clip?.covers_ms;
+      if (lasts === undefined) {
         say('There is no clip in this show yet. Bring one on the rig first.');
         showDesk(session, document.querySelector<HTMLElement>('[data-desk]') ?? document.body);
         return;
       }
-      // It lasts as long as the clip does.
-      void session.link.edit('choose', { transition: { kind, duration_ms: Math.max(40, Math.min(10_000, length)), clip, mark: more.mark ?? mark } }).catch(() => undefined);
+      void session.link.edit('choose', { transition: { kind, duration_ms: lasts, clip, mark: more.mark ?? mark } }).catch(() => undefined);
       return;
     }
     void session.link.edit('choose', { transition: { kind, ...('frames' in more ? {} : { duration_ms }), easing, soft, colour, ...more } }).catch(() => undefined);

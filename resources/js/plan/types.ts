@@ -78,6 +78,8 @@ export interface Deck {
 
 export interface Clip {
   length_ms: number;
+  /** how long it lies over a change */
+  covers_ms: number;
   cue_ms: number;
   end: 'hold' | 'loop' | 'next';
   sound_only: boolean;
@@ -168,6 +170,8 @@ export interface InsetTool {
   /** a rectangle for each width, by corner */
   places: Record<string, Rect[]>;
   narrowest: number;
+  /** whom it shows until somebody was chosen */
+  first: string | null;
   travel_ms: number;
   curve: [number, number][];
   /** of the height of the inset */
@@ -186,6 +190,8 @@ export interface PlanBook {
   rules: Rule[];
   /** how long the fader stays with who moved it last */
   hold_ms: number;
+  /** thousandths: a travelling control takes hold so near to where the fader stands */
+  near: number;
   /** so many programs are remembered for the way back */
   past: number;
   inset: InsetTool;

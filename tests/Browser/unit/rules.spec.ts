@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { applyRule, flightProgress, onAir, settle } from '../../../resources/js/desk/rules';
-import { insetAt, type InsetLook } from '../../../resources/js/plan/inset';
+import { insetAt, insetStanding, type InsetLook } from '../../../resources/js/plan/inset';
 import { blendAt } from '../../../resources/js/plan/tracks';
 import type { PlanBook, Registers } from '../../../resources/js/plan/types';
 
@@ -18,7 +18,7 @@ const EMPTY: Registers = {
   program: 'holding', preview: null, flight: null, from: null, to: null, kind: null, duration: null, started: null,
   queued: null, queued_to: null, queued_kind: null, queued_duration: null, covered: false,
   heading: null, reached: null, holder: null, holder_until: null, way: 'up', before: null,
-  inset: 'off', inset_source: null, inset_x: 944, inset_y: 518, inset_width: 307, inset_was: 'off', inset_was_x: 944, inset_was_y: 518, inset_was_width: 307, inset_since: null,
+  inset: 'off', inset_source: null, inset_x: 944, inset_y: 518, inset_width: 307, inset_was_x: 944, inset_was_y: 518, inset_was_width: 307, inset_was_opacity: 0, inset_was_trim: 1000, inset_since: null,
 };
 
 vectors.sequences.forEach((steps, i) => {
@@ -27,7 +27,7 @@ vectors.sequences.forEach((steps, i) => {
     for (const { at, command, registers: wanted, on_air, progress, inset } of steps) {
       registers = settle(vectors.book.rules, registers, at);
       registers = applyRule(vectors.book.rules, command.type, registers, {
-        source: null, holder: null, ...command, transition: null, kind: command.transition.kind, duration: command.transition.duration_ms, now: at, hold: vectors.book.hold_ms,
+        source: null, holder: null, ...insetStanding(registers, vectors.book.inset, vectors.book.canvas.width, at), ...command, transition: null, kind: command.transition.kind, duration: command.transition.duration_ms, now: at, hold: vectors.book.hold_ms,
       }).registers;
       expect(registers).toEqual(wanted);
       const shown = onAir(vectors.book.showing, registers);

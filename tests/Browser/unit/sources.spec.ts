@@ -19,7 +19,7 @@ test('knows where a clip stands as the core does', () => {
 });
 
 test('begins a clip that nobody touched at its cue', () => {
-  expect(positionAt(null, { length_ms: 9000, cue_ms: 700, end: 'hold', sound_only: false }, 123_456)).toBe(700);
+  expect(positionAt(null, { length_ms: 9000, covers_ms: 9000, cue_ms: 700, end: 'hold', sound_only: false }, 123_456)).toBe(700);
 });
 
 /** A stream of two pictures as cameras send it. */
