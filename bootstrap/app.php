@@ -29,7 +29,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
-        $middleware->redirectUsersTo('/shows');
+        $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         SaysItPlainly::register($exceptions);

@@ -19,7 +19,6 @@ use App\Http\Controllers\TokenController;
 use App\Http\Controllers\UploadController;
 use Illuminate\Support\Facades\Route;
 
-Route::redirect('/', '/shows');
 Route::get('/away.js', [AwayController::class, 'worker']);
 
 Route::middleware('guest')->group(function (): void {
@@ -35,6 +34,7 @@ Route::prefix('/join/{secret}')->where(['secret' => '[a-z0-9]{28}'])->middleware
 });
 
 Route::middleware('auth')->group(function (): void {
+    Route::get('/', [ShowController::class, 'home']);
     Route::get('/token', [AwayController::class, 'token']);
     Route::put('/controls', [ControlsController::class, 'update']);
     Route::post('/sign-out', [SignInController::class, 'destroy']);

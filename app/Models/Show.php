@@ -28,7 +28,7 @@ class Show extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name'];
+    protected $fillable = ['name', 'canvas_width', 'canvas_height'];
 
     protected $attributes = ['canvas_width' => 1280, 'canvas_height' => 720, 'frame_rate' => 30, 'alone_user_id' => null, 'alone_until' => null];
 

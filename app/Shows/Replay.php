@@ -15,7 +15,7 @@ final class Replay
     public function of(Show $show): Desk
     {
         $reader = new CommandReader($show->canvas()->rate, $show->canvas()->size);
-        $desk = Desk::empty();
+        $desk = Desk::empty($show->canvas()->size);
         foreach ($show->asRun()->lazy() as $entry) {
             $at = new Instant($entry->at_ms);
             $desk = $desk->settled($at)->desk;

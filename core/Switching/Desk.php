@@ -58,9 +58,9 @@ final readonly class Desk
     }
 
     /** The holding picture is on program, and nothing is next. */
-    public static function empty(): self
+    public static function empty(Size $canvas = new Size(1280, 720)): self
     {
-        return new self(new Registers(StoredDesk::atStart()), Transition::usual(), Transition::favourites(), [], Handlings::none(), []);
+        return new self(new Registers(StoredDesk::atStart($canvas)), Transition::usual(), Transition::favourites(), [], Handlings::none(), []);
     }
 
     public function program(): string

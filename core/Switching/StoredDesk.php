@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rhetorix\Core\Switching;
 
+use Rhetorix\Core\Geometry\Size;
 use Rhetorix\Core\Sound\Decibels;
 use Rhetorix\Core\Sound\Strip;
 use Rhetorix\Core\Support\Fields;
@@ -54,9 +55,9 @@ final readonly class StoredDesk
     }
 
     /** @return array<string, string|int|bool|null> the registers when a show begins */
-    public static function atStart(): array
+    public static function atStart(Size $canvas = new Size(1280, 720)): array
     {
-        $place = Inset::atFirst();
+        $place = Inset::atFirst($canvas);
 
         return [...self::AT_START, ...$place, ...array_combine(['inset_was_x', 'inset_was_y', 'inset_was_width'], array_values($place))];
     }

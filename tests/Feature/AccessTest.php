@@ -1,7 +1,9 @@
 <?php
 
 use App\Models\ApiToken;
+use App\Shows\Replay;
 use Illuminate\Support\Str;
+use Rhetorix\Core\Time\Instant;
 
 beforeEach(function (): void {
     $this->ada = $this->person('Ada');
@@ -64,8 +66,10 @@ it('lets somebody who may only look, look and not touch', function (): void {
 it('signs in and out, and says it when it cannot', function (): void {
     $this->post('/sign-in', ['email' => 'ada@fernhollow.test', 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'This address and password do not belong together. Check both and try again.']);
     $this->post('/sign-in', ['email' => 'ada', 'password' => ''])->assertSessionHasErrors(['email', 'password']);
-    $this->post('/sign-in', ['email' => 'ada@fernhollow.test', 'password' => 'a long password'])->assertRedirect('/shows');
-    $this->get('/shows')->assertRedirect("/shows/{$this->reading->id}");
+    $this->post('/sign-in', ['email' => 'ada@fernhollow.test', 'password' => 'a long password'])->assertRedirect('/');
+    // one show: its desk at once; and from there to all of them, to make another
+    $this->get('/')->assertRedirect("/shows/{$this->reading->id}");
+    $this->get('/shows')->assertOk()->assertSee('Reading Stones')->assertSee('Make the show');
     $this->post('/sign-out')->assertRedirect('/sign-in');
     $this->assertGuest();
 });
@@ -85,6 +89,23 @@ it('makes a show, led by whoever made it', function (): void {
     $this->actingAs($this->ben)->post('/shows', ['name' => ''])->assertSessionHasErrors('name');
     $this->actingAs($this->ben)->post('/shows', ['name' => 'Evening class'])->assertRedirectContains('/shows/');
     expect($this->ben->shows()->firstOrFail()->desk->toDesk()->program())->toBe('holding');
+});
+
+it('makes a show of the shape that was chosen, with its inset inside it', function (string $shape, int $width, int $height): void {
+    $this->actingAs($this->ben)->post('/shows', ['name' => 'Evening class', 'shape' => $shape])->assertRedirectContains('/shows/');
+    $show = $this->ben->shows()->firstOrFail();
+    $this->connect($show, $this->ben, 'Lectern');
+    $this->command($show, $this->ben, 'inset', ['mode' => 'over']);
+    $state = $this->getJson("/shows/{$show->id}/state")->assertOk()->json();
+    $inset = $show->desk()->firstOrFail()->toDesk()->inset($show->canvas()->size, new Instant(PHP_INT_MAX))?->rect;
+
+    expect($state['book']['canvas'])->toMatchArray(['width' => $width, 'height' => $height])
+        ->and($inset?->right())->toBeLessThan($width)->and($inset?->bottom())->toBeLessThan($height)
+        ->and((new Replay)->of($show)->toArray())->toEqual($show->desk()->firstOrFail()->toDesk()->toArray());
+})->with([['16:9', 1280, 720], ['4:3', 960, 720], ['1:1', 720, 720], ['9:16', 720, 1280]]);
+
+it('refuses a shape that there is none of', function (): void {
+    $this->actingAs($this->ben)->post('/shows', ['name' => 'Evening class', 'shape' => '5:1'])->assertSessionHasErrors(['shape' => 'Choose one of the shapes for program.']);
 });
 
 it('acts for a person who gave a token, and only in their shows', function (): void {

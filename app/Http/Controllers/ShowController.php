@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\NewShowRequest;
 use App\LineUp\BudgetDesk;
 use App\Models\AsRunEntry;
 use App\Models\PictureRow;
@@ -35,18 +36,22 @@ class ShowController extends Controller
     {
     }
 
-    public function index(Request $request): View|RedirectResponse
+    /** Whoever has one show wants its desk. */
+    public function home(Request $request): RedirectResponse
     {
         $shows = $this->person($request)->shows()->get();
 
-        return $shows->count() === 1 ? redirect("/shows/{$shows->firstOrFail()->id}") : view('shows', ['shows' => $shows]);
+        return redirect($shows->count() === 1 ? "/shows/{$shows->firstOrFail()->id}" : '/shows');
     }
 
-    public function store(Request $request, ShowMaker $maker): RedirectResponse
+    public function index(Request $request): View
     {
-        $asked = $request->validate(['name' => ['required', 'string', 'max:80']], ['name.*' => 'Give the show a name of at most 80 letters.']);
+        return view('shows', ['shows' => $this->person($request)->shows()->orderBy('name')->get()]);
+    }
 
-        return redirect("/shows/{$maker->make($asked['name'], $this->person($request))->id}");
+    public function store(NewShowRequest $request, ShowMaker $maker): RedirectResponse
+    {
+        return redirect("/shows/{$maker->make($request->string('name'), $this->person($request), $request->shape())->id}");
     }
 
     public function desk(Request $request, Show $show): View

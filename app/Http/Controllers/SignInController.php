@@ -23,7 +23,7 @@ class SignInController extends Controller
         }
         $request->session()->regenerate();
 
-        return redirect()->intended('/shows');
+        return redirect()->intended('/');
     }
 
     public function destroy(Request $request): RedirectResponse

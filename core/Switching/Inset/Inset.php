@@ -110,9 +110,9 @@ final readonly class Inset
     }
 
     /** @return array{inset_x: int, inset_y: int, inset_width: int} where it is when a show begins */
-    public static function atFirst(): array
+    public static function atFirst(Size $canvas): array
     {
-        $rect = self::corner(Corner::BottomRight, self::WIDTHS[1], new Size(1280, 720));
+        $rect = self::corner(Corner::BottomRight, self::WIDTHS[1], $canvas);
 
         return ['inset_x' => (int) $rect->x, 'inset_y' => (int) $rect->y, 'inset_width' => (int) $rect->width];
     }

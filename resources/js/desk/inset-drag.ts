@@ -15,7 +15,9 @@ export function bindInsetDrag(session: ShowSession, root: HTMLElement): void {
   const { width, height } = session.store.book.canvas;
   const canvasOf = ({ clientX, clientY }: PointerEvent | WheelEvent): Hand => {
     const box = slot.getBoundingClientRect();
-    return { x: ((clientX - box.left) / box.width) * width, y: ((clientY - box.top) / box.height) * height };
+    // Program stands in the middle of its box.
+    const scale = Math.min(box.width / width, box.height / height);
+    return { x: (clientX - box.left - box.width / 2) / scale + width / 2, y: (clientY - box.top - box.height / 2) / scale + height / 2 };
   };
   const place = (): { x: number; y: number; width: number; height: number } => {
     // Where it is seen: a hand may take hold of it while it travels.

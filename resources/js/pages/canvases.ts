@@ -11,10 +11,20 @@ function showOf(canvas: HTMLCanvasElement): Show | null {
   return null;
 }
 
-/** As many pixels as the screen shows, so that no pass paints more than can be seen. */
-export function fitPixels(canvas: HTMLCanvasElement): void {
-  const width = Math.round(canvas.clientWidth * Math.min(2, devicePixelRatio));
-  const height = Math.round(canvas.clientHeight * Math.min(2, devicePixelRatio));
+/** Boxes are as wide as most shows; a show of another shape stands in the middle of them. */
+const OTHER_SHAPE = 0.02;
+
+/**
+ * As many pixels as the screen shows, so that no pass paints more than can be seen.
+ *
+ * @param aspect width by height of what is painted, when it is not whatever the box is
+ */
+export function fitPixels(canvas: HTMLCanvasElement, aspect?: number): void {
+  const box = { width: canvas.clientWidth, height: canvas.clientHeight };
+  const scale = Math.min(2, devicePixelRatio);
+  const other = aspect !== undefined && Math.abs(box.width / box.height / aspect - 1) > OTHER_SHAPE;
+  const width = Math.round(scale * (other ? Math.min(box.width, box.height * aspect) : box.width));
+  const height = Math.round(scale * (other ? Math.min(box.height, box.width / aspect) : box.height));
   if (width > 0 && height > 0 && (canvas.width !== width || canvas.height !== height)) {
     canvas.width = width;
     canvas.height = height;
@@ -33,13 +43,15 @@ export function bindCanvases(session: ShowSession, root: ParentNode): void {
     program.dataset.testid = 'program';
     program.setAttribute('role', 'img');
     program.setAttribute('aria-label', 'Program');
-    program.className = 'block h-full w-full';
+    program.className = 'block h-full w-full object-contain';
     slot.prepend(program);
   }
   for (const canvas of root.querySelectorAll<HTMLCanvasElement>('canvas[data-view]')) {
     const show = showOf(canvas);
     if (!show || attached.has(canvas)) continue;
-    fitPixels(canvas);
+    const { width, height } = session.store.book.canvas;
+    fitPixels(canvas, show.kind === 'source' ? undefined : width / height);
+    canvas.style.objectFit = 'contain';
     session.painter.attach(canvas, show);
     attached.add(canvas);
   }

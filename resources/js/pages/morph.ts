@@ -33,6 +33,7 @@ function updating(from: Node, to: Node, _childrenOnly: () => void, skip: () => v
     skip();
     return;
   }
+  if (from instanceof HTMLDetailsElement) to.toggleAttribute('open', from.open);
   for (const name of OURS) {
     const value = from.getAttribute(name);
     if (value !== null && to.hasAttribute(name)) to.setAttribute(name, value);

@@ -1,5 +1,5 @@
 /** Makes a picture of a ready layout. The core lays it out; here it is shown while it is chosen. */
-import { paintPlan } from '../painter/frame';
+import { paintFitted } from '../painter/frame';
 import { Refused, postJson } from '../link/http';
 import type { FramePlan } from '../plan/types';
 import { Steps, type Composed } from './compose/document';
@@ -115,7 +115,7 @@ export function pictureForm(session: ShowSession, offered: Record<string, Offere
         if (asked !== this.asked) return;
         this.wrong = '';
         const canvas = (this as unknown as { $refs: { draft: HTMLCanvasElement } }).$refs.draft;
-        session.painter.attach(canvas, { kind: 'own', paint: (context, { width, height }, full) => paintPlan(context, plan, width, height, full) });
+        session.painter.attach(canvas, { kind: 'own', paint: (context, { width, height }, full) => paintFitted(context, plan, width, height, full) });
       } catch (failure) {
         this.wrong = failure instanceof Error ? failure.message : '';
       }

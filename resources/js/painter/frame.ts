@@ -112,8 +112,30 @@ function fillsCanvas(plan: FramePlan): boolean {
   );
 }
 
-/** Paints the plan into the whole of a canvas of any size, or so many of its pixels aside. */
-export function paintPlan(context: Context, plan: FramePlan, width: number, height: number, imageOf: ImageOf, x = 0, y = 0): void {
+/** Paints the plan into the middle of a canvas of another shape. */
+export function paintFitted(context: Context, plan: FramePlan, width: number, height: number, imageOf: ImageOf): void {
+  const scale = Math.min(width / plan.canvas.width, height / plan.canvas.height);
+  const [w, h] = [Math.round(plan.canvas.width * scale), Math.round(plan.canvas.height * scale)];
+  const [x, y] = [Math.round((width - w) / 2), Math.round((height - h) / 2)];
+  context.clearRect(0, 0, width, height);
+  context.save();
+  context.beginPath();
+  context.rect(x, y, w, h);
+  context.clip();
+  paintPlan(context, plan, w, h, imageOf, x, y);
+  context.restore();
+}
+
+/** Whether a plan is one picture all over, which can be painted half transparent as it is. */
+export function isOneSheet(plan: FramePlan, imageOf: ImageOf): boolean {
+  const [layer, ...more] = plan.layers;
+  if (!layer || more.length > 0 || layer.card !== null || !fillsCanvas(plan)) return false;
+  const image = layer.source === null ? null : imageOf(layer.source);
+  return layer.fill !== null || (image !== null && image.ground === undefined);
+}
+
+/** Paints the plan into the whole of a canvas of any size, or so many of its pixels aside; alpha is for one sheet. */
+export function paintPlan(context: Context, plan: FramePlan, width: number, height: number, imageOf: ImageOf, x = 0, y = 0, alpha = 1): void {
   context.save();
   context.setTransform(width / plan.canvas.width, 0, 0, height / plan.canvas.height, x, y);
   if (!fillsCanvas(plan)) {
@@ -121,7 +143,7 @@ export function paintPlan(context: Context, plan: FramePlan, width: number, heig
     context.fillRect(0, 0, plan.canvas.width, plan.canvas.height);
   }
   for (const layer of plan.layers) {
-    context.globalAlpha = layer.opacity;
+    context.globalAlpha = alpha * layer.opacity;
     paintLayer(context, layer, imageOf);
   }
   context.restore();

@@ -2,7 +2,7 @@
 import { glideAt } from '../plan/glide';
 import { blendAt } from '../plan/tracks';
 import type { FramePlan, Reveal, TransitionPlan } from '../plan/types';
-import { paintPlan, type Context, type ImageOf } from './frame';
+import { isOneSheet, paintPlan, type Context, type ImageOf } from './frame';
 
 /** Where the incoming picture is made flat: two half-transparent windows over each other are not one half-transparent picture. */
 export class Flat {
@@ -24,14 +24,22 @@ export function paintTransition(context: Context, flat: Flat, [outgoing, incomin
   const [leaving, coming] = way === null ? [outgoing, incoming] : glideAt(outgoing, incoming, way);
   const edge = blend['incoming.edge'];
   const shows = blend['incoming.opacity'] > 0 && (edge === null || edge > 0);
-  if (!shows || blend['incoming.opacity'] < 1 || edge !== null || blend['incoming.x'] !== 0 || blend['incoming.y'] !== 0) {
-    paintPlan(context, leaving, width, height, imageOf, blend['outgoing.x'] * width, blend['outgoing.y'] * height);
-  }
-  if (shows) {
+  // Whole pixels: between them, the browser would work out every one anew.
+  const [x, y, outX, outY] = [blend['incoming.x'] * width, blend['incoming.y'] * height, blend['outgoing.x'] * width, blend['outgoing.y'] * height].map(Math.round) as [number, number, number, number];
+  const opacity = blend['incoming.opacity'];
+  if (!shows || opacity < 1 || edge !== null || x !== 0 || y !== 0) paintPlan(context, leaving, width, height, imageOf, outX, outY);
+  if (shows && edge === null && (opacity >= 1 || isOneSheet(coming, imageOf))) {
+    context.save();
+    context.beginPath();
+    context.rect(x, y, width, height);
+    context.clip();
+    paintPlan(context, coming, width, height, imageOf, x, y, opacity);
+    context.restore();
+  } else if (shows) {
     paintPlan(flat.context, coming, width, height, imageOf);
     if (plan.reveal && edge !== null && edge < 1) cutByReveal(flat.context, plan.reveal, edge, width, height);
-    context.globalAlpha = blend['incoming.opacity'];
-    context.drawImage(flat.canvas, blend['incoming.x'] * width, blend['incoming.y'] * height);
+    context.globalAlpha = opacity;
+    context.drawImage(flat.canvas, x, y);
     context.globalAlpha = 1;
   }
   if (blend['colour.opacity'] > 0 && plan.colour !== null) {

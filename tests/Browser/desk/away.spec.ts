@@ -1,10 +1,6 @@
 /** The desk on its own: with server, database and web server stopped, through a reload, and back again. */
 import { execFileSync } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import type { Rule } from '../../../resources/js/plan/types';
 import { artisan, asItWas, becomeHost, card, expect, isKept, test, type ShowApi } from '../support/rhetorix';
 import { start, stop } from '../support/instance';
 
@@ -177,46 +173,6 @@ test('goes on alone through 200 presses and a reload, and everybody follows afte
   expect(listed.length).toBeGreaterThan(given.length * 0.9);
   expect(Number(run.at(-1)?.at) - Number(run[0]?.at), 'times of the presses, not of the catching up').toBeGreaterThan(20_000);
   await expect(card(desk, String(alone?.program))).toHaveAttribute('data-tally', 'program');
-});
-
-test('follows a rule that was changed in the core, away from the server, with the same script', async ({ desk, api }) => {
-  // The core with another rule: a cut during a transition does nothing. PHP alone is changed, in a copy.
-  const copy = mkdtempSync(join(tmpdir(), 'rhetorix-core-'));
-  cpSync('core', join(copy, 'core'), { recursive: true });
-  const file = join(copy, 'core/Switching/Rules/Rulebook.php');
-  const words = readFileSync(file, 'utf8');
-  const changed = words.replace("...self::jumpToIncoming('cut'),", "new Rule('cut', [Condition::isNot('flight', '#none')], [], self::NOTHING), ...self::jumpToIncoming('cut'),");
-  expect(changed).not.toBe(words);
-  writeFileSync(file, changed);
-  const script = `spl_autoload_register(function ($c) { $f = '${copy}/core/'.str_replace('\\\\', '/', substr($c, 14)).'.php'; if (str_starts_with($c, 'Rhetorix\\\\Core\\\\')) require $f; }); echo json_encode(Rhetorix\\Core\\Switching\\Rules\\Rulebook::standard()->toArray());`;
-  const rules = JSON.parse(execFileSync('php', ['-r', script], { encoding: 'utf8' })) as Rule[];
-  const [lectern, slides, bench] = [await api.pictureId('Lectern'), await api.pictureId('Slides'), await api.pictureId('Bench')];
-  const cutInFlight = async (): Promise<unknown> => {
-    await desk.evaluate(([from, to, other]) => {
-      const link = window.rhetorix?.link;
-      link?.press('direct', { picture: from ?? '' });
-      link?.press('take', { picture: to ?? '', transition: { kind: 'glide', duration_ms: 3000 } });
-      link?.press('cut', { picture: other ?? '' });
-    }, [lectern, slides, bench]);
-    return desk.evaluate(() => window.rhetorix?.store.onAir(performance.now()).pictures);
-  };
-  await becomeHost(desk);
-  await desk.context().setOffline(true);
-  expect(await cutInFlight()).toEqual([bench]);
-  await desk.context().setOffline(false);
-  await desk.waitForFunction(() => window.rhetorix?.link.unsent === 0, undefined, { timeout: 30_000 });
-
-  // One sync, as the server with that core would answer it.
-  await desk.route('**/state', async (route) => {
-    const answer = await route.fetch();
-    const state = (await answer.json()) as { book: { rules: Rule[] }; revision: number };
-    await route.fulfill({ json: { ...state, book: { ...state.book, rules } } });
-  });
-  await desk.evaluate(() => window.rhetorix?.channel.catchUp());
-  await desk.context().setOffline(true);
-  expect(await cutInFlight()).toEqual([lectern, slides]);
-  await desk.context().setOffline(false);
-  await desk.waitForFunction(() => window.rhetorix?.link.unsent === 0, undefined, { timeout: 30_000 });
 });
 
 test('comes back as it was when the tab is closed by accident, with its program window, and another tab takes over', async ({ desk, api, newDesk }) => {

@@ -62,3 +62,31 @@ test('fills a place of what is next with one press on the desk', async ({ desk, 
   await expect(card(desk, id)).toHaveAttribute('data-tally', 'preview');
   await api.send('picture.fill', { picture: id, slot: 'guest' });
 });
+
+test('brings a picture with a transition of its own, and others as the desk has chosen', async ({ desk, api }) => {
+  const [bench, slides] = [await api.pictureId('Bench'), await api.pictureId('Slides')];
+  await api.send('choose', { transition: { kind: 'mix', duration_ms: 1000 } });
+  await desk.goto(`/shows/${api.id}/pictures`);
+  await becomeHost(desk);
+  const entry = desk.locator(`[data-testid=picture][data-grow="${bench}"]`);
+  await entry.getByTestId('more').click();
+  await entry.getByTestId('comes').selectOption({ label: 'Push left 0.7 s' });
+  await expect.poll(async () => (await api.state()).book.pictures[bench]?.comes?.shape).toBe('push-left');
+  // what was opened stays open while the page grows
+  await expect(entry.getByTestId('comes').locator('option[value=same]')).toHaveText('Push left 0.7 s');
+  await expect(entry.getByTestId('comes')).toBeVisible();
+  await desk.goto(`/shows/${api.id}`);
+  await becomeHost(desk);
+  await card(desk, bench).click();
+  await expect(desk.getByTestId('take')).toContainText('Push left 0.7 s');
+  await desk.getByTestId('take').click();
+  await expect.poll(async () => desk.evaluate(() => window.rhetorix?.store.registers(performance.now()).kind), { intervals: [30] }).toBe('push-left');
+  await expect(card(desk, bench)).toHaveAttribute('data-tally', 'program');
+  await card(desk, slides).click();
+  await expect(desk.getByTestId('take')).toContainText('Mix 1.0 s');
+  await desk.goto(`/shows/${api.id}/pictures`);
+  await becomeHost(desk);
+  await entry.getByTestId('more').click();
+  await entry.getByTestId('comes').selectOption('');
+  await expect.poll(async () => (await api.state()).book.pictures[bench]?.comes).toBeNull();
+});

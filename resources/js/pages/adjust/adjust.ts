@@ -45,7 +45,7 @@ export function adjust(session: ShowSession, source: string, first: Tried) {
       session.store.addEventListener('signals', look);
       const canvases = (this as unknown as { $root: HTMLElement }).$root.querySelectorAll<HTMLCanvasElement>('canvas[data-own]');
       const measure = (): void => {
-        canvases.forEach(fitPixels);
+        canvases.forEach((canvas) => fitPixels(canvas));
         [this.wide, this.high] = [canvases[0]?.clientWidth ?? 0, canvases[0]?.clientHeight ?? 0];
       };
       for (const canvas of canvases) session.painter.attach(canvas, { kind: 'own', paint: canvas.dataset.own === 'whole' ? scene.paintWhole : scene.paintResult });

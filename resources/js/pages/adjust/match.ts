@@ -36,7 +36,7 @@ export function adjustMatch(session: ShowSession) {
       // The canvases are there after Alpine has shown them.
       setTimeout(() => {
         const canvases = [...root.querySelectorAll<HTMLCanvasElement>('canvas[data-match]')];
-        const sizes = new ResizeObserver(() => canvases.forEach(fitPixels));
+        const sizes = new ResizeObserver(() => canvases.forEach((canvas) => fitPixels(canvas)));
         for (const canvas of canvases) {
           fitPixels(canvas);
           sizes.observe(canvas);

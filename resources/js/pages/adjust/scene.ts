@@ -1,5 +1,5 @@
 /** What the Adjust page shows of one source, and what it reads from its picture. */
-import { paintLayer, paintPlan, type Context, type Image, type ImageOf } from '../../painter/frame';
+import { paintFitted, paintLayer, type Context, type Image, type ImageOf } from '../../painter/frame';
 import { applyLook } from '../../painter/look';
 import type { FramePlan, LookPlan, Rect } from '../../plan/types';
 import type { ShowSession } from '../../session';
@@ -75,7 +75,7 @@ export class Scene {
 
   /** The source on a picture of its own, as the audience would see it. */
   paintResult = (context: Context, canvas: { width: number; height: number }, full: ImageOf): void => {
-    paintPlan(context, this.tried.plan, canvas.width, canvas.height, this.after(full));
+    paintFitted(context, this.tried.plan, canvas.width, canvas.height, this.after(full));
   };
 
   /** Its pixels, upright and whole, with its colours put right but nothing keyed; null without a picture. */
