@@ -178,7 +178,7 @@
         <div class="flex shrink-0 items-center gap-1.5 border-line max-lg:w-full max-lg:flex-wrap lg:border-x lg:px-4" x-data="insetDesk" role="group" aria-label="Inset over program" data-testid="inset">
             <label class="w-28"><span class="block text-sm font-semibold">Inset</span>
                 <select class="field min-h-8 px-1.5 text-sm" data-testid="inset-source" @change="show($event.target.value)" aria-label="Whom the inset shows" @disabled(! $mayOperate)>
-                    @foreach ($state['book']['inset']['shows'] as $id => $shown)<option value="{{ $id }}" :selected="source === '{{ $id }}'">{{ ((array) $state['book']['sources'])[$id]['name'] }}</option>@endforeach
+                    <template x-for="{ id, name } in choices" :key="id"><option :value="id" x-text="name" :selected="source === id"></option></template>
                 </select>
             </label>
             @foreach (['full' => 'Only me', 'over' => 'Both', 'off' => 'Only the thing'] as $mode => $word)

@@ -11,8 +11,11 @@ function showOf(canvas: HTMLCanvasElement): Show | null {
   return null;
 }
 
-/** Boxes are as wide as most shows; a show of another shape stands in the middle of them. */
+/** The boxes of the pages have the shape of most shows; a show of another shape stands in the middle of them. */
+const BOX = 16 / 9;
 const OTHER_SHAPE = 0.02;
+
+const isOther = (aspect: number, box: number): boolean => Math.abs(box / aspect - 1) > OTHER_SHAPE;
 
 /**
  * As many pixels as the screen shows, so that no pass paints more than can be seen.
@@ -22,7 +25,7 @@ const OTHER_SHAPE = 0.02;
 export function fitPixels(canvas: HTMLCanvasElement, aspect?: number): void {
   const box = { width: canvas.clientWidth, height: canvas.clientHeight };
   const scale = Math.min(2, devicePixelRatio);
-  const other = aspect !== undefined && Math.abs(box.width / box.height / aspect - 1) > OTHER_SHAPE;
+  const other = aspect !== undefined && isOther(aspect, box.width / box.height);
   const width = Math.round(scale * (other ? Math.min(box.width, box.height * aspect) : box.width));
   const height = Math.round(scale * (other ? Math.min(box.height, box.width / aspect) : box.height));
   if (width > 0 && height > 0 && (canvas.width !== width || canvas.height !== height)) {
@@ -43,7 +46,7 @@ export function bindCanvases(session: ShowSession, root: ParentNode): void {
     program.dataset.testid = 'program';
     program.setAttribute('role', 'img');
     program.setAttribute('aria-label', 'Program');
-    program.className = 'block h-full w-full object-contain';
+    program.className = `block h-full w-full ${isOther(program.width / program.height, BOX) ? 'object-contain' : ''}`;
     slot.prepend(program);
   }
   for (const canvas of root.querySelectorAll<HTMLCanvasElement>('canvas[data-view]')) {

@@ -14,7 +14,13 @@ export function insetDesk(session: ShowSession) {
     },
     get source(): string {
       void this.looks;
-      return String(session.store.registers(performance.now()).inset_source ?? '');
+      return String(session.store.registers(performance.now()).inset_source ?? session.store.book.inset.first ?? '');
+    },
+    /** Whom it can show: everything with a picture, as the show is now. */
+    get choices(): { id: string; name: string }[] {
+      void this.looks;
+      const { inset, sources } = session.store.book;
+      return Object.keys(inset.shows).map((id) => ({ id, name: sources[id]?.name ?? '' }));
     },
     get corner(): string {
       void this.looks;

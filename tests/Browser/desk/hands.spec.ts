@@ -120,6 +120,7 @@ test('follows a finger', async ({ api, newDesk }) => {
 
 test('lays a window over program that stays while what is beneath is cut, and drags it', async ({ desk, api }) => {
   const [bench, phone] = [await api.sourceId('Bench'), await api.sourceId('Phone')];
+  await api.send('inset.place', { x: 944, y: 518, width: 307 });
   await desk.getByTestId('inset-source').selectOption({ label: 'Bench' });
   await desk.getByTestId('inset-bottom-right').click();
   await desk.getByTestId('inset-over').click();
