@@ -26,7 +26,11 @@ export class Copy {
     chmodSync(folder, 0o755);
     const ours = ['app', 'artisan', 'bin', 'bootstrap', 'compat', 'config', 'core', 'database', 'deploy', 'public', 'resources', 'routes', 'standins', 'composer.json', 'package.json', 'vite.config.ts', 'tsconfig.json'];
     execFileSync('cp', ['-a', ...ours, folder]);
-    execFileSync('cp', ['-al', 'vendor', folder]);
+    try {
+      execFileSync('cp', ['-al', 'vendor', folder], { stdio: 'pipe' });
+    } catch {
+      execFileSync('cp', ['-a', 'vendor', folder]); // on another disk nothing can be linked
+    }
     symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'));
     const port = await freePort();
     const copy = new Copy(folder, port);
