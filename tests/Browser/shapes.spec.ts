@@ -60,6 +60,18 @@ test('lays everything out upright, and stretches nothing on desk, cards and the 
   await expect.poll(() => audience.locator('video').evaluate((video: HTMLVideoElement) => [video.videoWidth, video.videoHeight])).toEqual([720, 1280]);
   await audience.close();
 
+  // The touch panel too, from the stills of the host.
+  const panel = await context.newPage();
+  await panel.goto(desk.url().replace(/(\/shows\/[0-9a-f-]{36}).*/, '$1/panel'));
+  await panel.getByRole('button', { name: 'Together' }).click();
+  await expect(async () => {
+    const { aspect, painted } = await panel.locator('canvas').filter({ visible: true }).first().evaluate(stretch);
+    expect(aspect).toBeCloseTo(720 / 1280, 1);
+    expect(painted).toBeGreaterThan(0.93);
+    expect(painted).toBeLessThan(1.07);
+  }).toPass({ timeout: 60_000 });
+  await panel.close();
+
   // The inset is dragged where the hand is, though program is narrower than its box.
   await desk.evaluate(() => window.rhetorix?.link.press('inset', { mode: 'over' }));
   const box = await desk.locator(PROGRAM).boundingBox();

@@ -23,8 +23,9 @@ const isOther = (aspect: number, box: number): boolean => Math.abs(box / aspect 
  * @param aspect width by height of what is painted, when it is not whatever the box is
  */
 export function fitPixels(canvas: HTMLCanvasElement, aspect?: number): void {
-  const box = { width: canvas.clientWidth, height: canvas.clientHeight };
   const scale = Math.min(2, devicePixelRatio);
+  // On a part of the page that is not shown yet it has no size on the screen.
+  const box = canvas.clientWidth > 0 ? { width: canvas.clientWidth, height: canvas.clientHeight } : { width: canvas.width / scale, height: canvas.height / scale };
   const other = aspect !== undefined && isOther(aspect, box.width / box.height);
   const width = Math.round(scale * (other ? Math.min(box.width, box.height * aspect) : box.width));
   const height = Math.round(scale * (other ? Math.min(box.height, box.width / aspect) : box.height));

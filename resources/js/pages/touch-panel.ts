@@ -12,6 +12,9 @@ interface Button {
 
 const GROUPS: Record<string, string> = { people: 'People', material: 'Material', together: 'Together', waiting: 'Waiting' };
 
+/** Pixels of a picture on a button, whatever the shape of program. */
+const LONGER_SIDE = 320;
+
 export function touchPanel(session: ShowSession) {
   return {
     looks: 0,
@@ -46,6 +49,9 @@ export function touchPanel(session: ShowSession) {
         });
     },
     attach(canvas: HTMLCanvasElement, id: string): void {
+      const { width, height } = session.store.book.canvas;
+      const scale = LONGER_SIDE / Math.max(width, height);
+      [canvas.width, canvas.height] = [Math.round(width * scale), Math.round(height * scale)];
       session.painter.attach(canvas, { kind: 'picture', id });
     },
     press(button: Button): void {

@@ -51,6 +51,20 @@ function partsOf(reveal: Reveal, edge: number, width: number, height: number): {
   return { fresh: box(0, begin), band: box(begin, end), old: box(begin, length) };
 }
 
+/** The box around all that is not wholly old. */
+function reachOf({ by, soft }: Reveal, edge: number, width: number, height: number): Box {
+  const to = edge * (1 + soft);
+  const whole = { x: 0, y: 0, width, height };
+  if (by === 'circle') {
+    const radius = to * Math.hypot(width / 2, height / 2) + 1;
+    const [x, y] = [Math.max(0, Math.floor(width / 2 - radius)), Math.max(0, Math.floor(height / 2 - radius))];
+    return { x, y, width: width - 2 * x, height: height - 2 * y };
+  }
+  // From twelve o'clock, clockwise: the first quarter is at the top right.
+  if (by === 'clock') return to >= 0.5 ? whole : { x: Math.floor(width / 2) - 1, y: 0, width: Math.ceil(width / 2) + 1, height: to < 0.25 ? Math.ceil(height / 2) + 1 : height };
+  return whole;
+}
+
 export function within(context: Context, { x, y, width, height }: Box, paint: () => void): void {
   if (width <= 0 || height <= 0) return;
   context.save();
@@ -64,7 +78,7 @@ export function within(context: Context, { x, y, width, height }: Box, paint: ()
 /** Paints both pictures with the edge between them. */
 export function paintWipe(context: Context, flat: Flat, reveal: Reveal, edge: number, paint: { leaving(context: Context): void; coming(context: Context): void }): void {
   const { width, height } = flat.canvas;
-  const { fresh, band, old } = partsOf(reveal, edge, width, height) ?? { fresh: null, band: { x: 0, y: 0, width, height }, old: { x: 0, y: 0, width, height } };
+  const { fresh, band, old } = partsOf(reveal, edge, width, height) ?? { fresh: null, band: reachOf(reveal, edge, width, height), old: { x: 0, y: 0, width, height } };
   within(context, old, () => paint.leaving(context));
   if (fresh) within(context, fresh, () => paint.coming(context));
   within(flat.context, band, () => {
