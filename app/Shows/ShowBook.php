@@ -49,7 +49,8 @@ final readonly class ShowBook
     public function page(Show $show, PlanBook $book): array
     {
         $page = $book->toArray();
-        foreach ($show->sources()->get() as $row) {
+        // One that was connected just now is not in this book yet: its update brings the next.
+        foreach ($show->sources()->findMany(array_keys($page['sources'])) as $row) {
             $page['sources'][$row->id] += ['settings' => (object) $row->settings, 'width' => $row->width, 'height' => $row->height];
         }
         $page['sources'] = (object) $page['sources'];

@@ -6,6 +6,7 @@ use App\Models\User;
 use App\Shows\CommandPipeline;
 use App\Shows\Outdated;
 use App\Shows\Replay;
+use App\Shows\ShowBook;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Rhetorix\Core\Support\Refusal;
@@ -63,6 +64,14 @@ it('shows the first person in the inset until somebody is chosen, and replays th
     $press(['mode' => 'off', 'source' => $this->bench]);
     expect($press(['mode' => 'full'])['desk']['inset_source'])->toBe($this->bench)
         ->and(app(Replay::class)->of($this->reading)->toArray())->toEqual($this->reading->desk()->firstOrFail()->toDesk()->toArray());
+});
+
+it('answers with a book that a source has joined since', function (): void {
+    $books = app(ShowBook::class);
+    $book = $books->of($this->reading);
+    $this->connect($this->reading, $this->ada, 'Late');
+
+    expect(array_keys((array) $books->page($this->reading, $book)['sources']))->toBe([$this->lectern, $this->bench]);
 });
 
 it('does not refuse a live command for being late, but does refuse an outdated edit', function (): void {
