@@ -6,7 +6,6 @@ use App\Models\Show;
 use App\Models\User;
 use App\Shows\PressTableText;
 use App\Shows\Replay;
-use App\Speed\PreloadList;
 use Illuminate\Support\Facades\Artisan;
 
 Artisan::command('rhetorix:token {email} {--name=command line}', function (string $email): int {
@@ -41,9 +40,3 @@ Artisan::command('rhetorix:presses', function (): int {
 
     return 0;
 })->purpose('Write the table of presses, as in docs/presses.md');
-
-Artisan::command('rhetorix:preload', function (PreloadList $list): int {
-    $this->line('<?php error_reporting(E_ERROR); foreach ('.var_export($list->files(), true).' as $file) { is_file($file) && opcache_compile_file($file); }');
-
-    return 0;
-})->purpose('Write what PHP reads once when it starts, for opcache.preload');

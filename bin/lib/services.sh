@@ -130,15 +130,6 @@ make_database() {
     unset PGPASSWORD
 }
 
-# What PHP reads once when it starts. Without it all works too, only slower.
-make_preload_list() {
-    if artisan rhetorix:preload >"$DATA/tmp/preload.php" 2>/dev/null && php -l "$DATA/tmp/preload.php" >/dev/null; then
-        cp "$DATA/tmp/preload.php" "$DATA/conf/preload.php"
-    else
-        : >"$DATA/conf/preload.php"
-    fi
-}
-
 wait_until_healthy() {
     local answer=000
     for _ in $(seq 150); do
