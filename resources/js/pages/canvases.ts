@@ -27,6 +27,7 @@ export function fitPixels(canvas: HTMLCanvasElement, aspect?: number): void {
   // On a part of the page that is not shown yet it has no size on the screen.
   const box = canvas.clientWidth > 0 ? { width: canvas.clientWidth, height: canvas.clientHeight } : { width: canvas.width / scale, height: canvas.height / scale };
   const other = aspect !== undefined && isOther(aspect, box.width / box.height);
+  canvas.style.objectFit = other ? 'contain' : '';
   const width = Math.round(scale * (other ? Math.min(box.width, box.height * aspect) : box.width));
   const height = Math.round(scale * (other ? Math.min(box.height, box.width / aspect) : box.height));
   if (width > 0 && height > 0 && (canvas.width !== width || canvas.height !== height)) {
@@ -55,7 +56,6 @@ export function bindCanvases(session: ShowSession, root: ParentNode): void {
     if (!show || attached.has(canvas)) continue;
     const { width, height } = session.store.book.canvas;
     fitPixels(canvas, show.kind === 'source' ? undefined : width / height);
-    canvas.style.objectFit = 'contain';
     session.painter.attach(canvas, show);
     attached.add(canvas);
   }

@@ -5,8 +5,10 @@ import type { ShowSession } from '../session';
 export function insetDesk(session: ShowSession) {
   return {
     looks: 0,
+    books: 0,
     init(): void {
       session.store.addEventListener('change', () => void this.looks++);
+      session.store.addEventListener('book', () => void this.books++);
     },
     get mode(): string {
       void this.looks;
@@ -18,7 +20,7 @@ export function insetDesk(session: ShowSession) {
     },
     /** Whom it can show: everything with a picture, as the show is now. */
     get choices(): { id: string; name: string }[] {
-      void this.looks;
+      void this.books;
       const { inset, sources } = session.store.book;
       return Object.keys(inset.shows).map((id) => ({ id, name: sources[id]?.name ?? '' }));
     },

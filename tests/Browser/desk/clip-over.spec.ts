@@ -1,5 +1,5 @@
 /** A clip that lies over a change, by hand and by the clock. */
-import { PROGRAM, card, expect, meanColour, test } from '../support/rhetorix';
+import { PROGRAM, card, expect, isSent, meanColour, test } from '../support/rhetorix';
 
 test.beforeEach(async ({ api }) => {
   await api.send('choose', { transition: { kind: 'mix', duration_ms: 1000 } });
@@ -39,6 +39,7 @@ test('covers a change with a clip that lets through at first, and changes under 
   expect([blue(half.left), blue(half.middle)], `everything is covered: ${half.left.join()} ${half.middle.join()}`).toEqual([true, true]);
   const late = await at(800);
   expect(Math.min(...late.left), `the slides show where the band has gone: ${late.left.join()}`).toBeGreaterThan(225);
+  await isSent(desk);
   await api.send('back');
   await expect.poll(async () => (await api.state()).transition).toBeNull();
 

@@ -1,6 +1,6 @@
 /** The desk in the hands of a person: fader, inset, favourites, the way back; by mouse, finger, key and MIDI. */
 import type { Page } from '@playwright/test';
-import { PROGRAM, card, expect, meanColour, test } from '../support/rhetorix';
+import { PROGRAM, card, expect, isSent, meanColour, test } from '../support/rhetorix';
 
 test.beforeEach(async ({ api }) => {
   await api.send('choose', { transition: { kind: 'mix', duration_ms: 1000 } });
@@ -80,6 +80,7 @@ test('moves it by the arrow keys, lets the clock go on from there, and lets it g
   expect(Number(two)).toBeGreaterThanOrEqual(Number(one));
   await desk.keyboard.press('j');
   await expect.poll(() => progress(desk)).toBeNull();
+  await isSent(desk);
   expect((await api.state()).program).toEqual([await api.pictureId('Lectern')]);
 });
 
@@ -100,6 +101,7 @@ test('is held by the first of two people, and the other sees by whom', async ({ 
   expect(await progress(desk)).toBeCloseTo(Number(there), 3);
   await desk.mouse.up();
   await expect(page.getByTestId('fader')).toHaveAttribute('data-holder', 'none');
+  await Promise.all([isSent(desk), isSent(page)]);
   await api.send('back');
 });
 
@@ -114,6 +116,7 @@ test('follows a finger', async ({ api, newDesk }) => {
   for (let i = 1; i <= 6; i++) await touch('touchMove', bottom + (sign * travel * i) / 10);
   await expect.poll(() => progress(page)).toBeCloseTo(0.6, 1);
   await touch('touchEnd');
+  await isSent(page);
   await api.send('back');
   await expect.poll(async () => (await api.state()).transition, { timeout: 10_000 }).toBeNull();
 });

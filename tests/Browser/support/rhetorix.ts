@@ -146,6 +146,11 @@ export async function becomeHost(page: Page): Promise<void> {
   });
 }
 
+/** Waits until the server has everything that was pressed on the page. */
+export async function isSent(page: Page): Promise<void> {
+  await page.waitForFunction(() => window.rhetorix?.link.unsent === 0);
+}
+
 /** Waits until the browser has kept the desk for the time without a server. */
 export async function isKept(page: Page, show: string): Promise<void> {
   await page.waitForFunction(async (path) => navigator.serviceWorker.controller !== null && (await (await caches.open('rhetorix.pages')).match(path)) !== undefined, `/shows/${show}`, { timeout: 120_000 });
