@@ -112,7 +112,7 @@ function against(samples: Sample[], names: Record<string, string>): { checked: n
 }
 
 test('goes on alone through 200 presses and a reload, and everybody follows afterwards', async ({ desk, api, baseURL }) => {
-  test.setTimeout(420_000);
+  test.setTimeout(600_000);
   const pictures = await plainPictures(api);
   const names = Object.fromEntries(Object.entries(pictures).map(([name, id]) => [id, name]));
   const ids = Object.values(pictures);
@@ -156,7 +156,7 @@ test('goes on alone through 200 presses and a reload, and everybody follows afte
   }
 
   await start(baseURL ?? '', 'postgres', 'php', 'nginx');
-  await desk.waitForFunction(() => window.rhetorix?.link.unsent === 0, undefined, { timeout: 180_000 });
+  await desk.waitForFunction(() => window.rhetorix?.link.unsent === 0, undefined, { timeout: 240_000 });
   await expect(desk.locator('#away')).toBeHidden();
   const state = await api.state();
   for (const name of ['program', 'preview', 'flight', 'covered', 'inset', 'inset_source', 'way', 'before']) expect(state.desk[name], name).toEqual(alone?.[name]);

@@ -61,7 +61,7 @@ function begin(pictures: string[], seed: number) {
 }
 
 test('switches on while PHP, PostgreSQL and nginx are killed, the network is cut and the host is reloaded', async ({ desk, api, baseURL }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(600_000);
   const url = baseURL ?? '';
   const pictures = await Promise.all(['Lectern', 'Slides', 'Bench', 'Room'].map((name) => api.pictureId(name)));
   await isKept(desk, api.id);
@@ -89,7 +89,7 @@ test('switches on while PHP, PostgreSQL and nginx are killed, the network is cut
   await desk.waitForTimeout(4000);
   const second = await look();
   await desk.evaluate(() => window.faultRun?.stop());
-  await desk.waitForFunction(() => window.rhetorix?.link.unsent === 0, undefined, { timeout: 60_000 });
+  await desk.waitForFunction(() => window.rhetorix?.link.unsent === 0, undefined, { timeout: 240_000 });
   for (const { blank, looks } of [first, second]) {
     expect(looks).toBeGreaterThan(20);
     expect(blank, `blank in ${blank} of ${looks} looks`).toBe(0);
